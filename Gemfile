@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+source 'https://rubygems.org'
+
+# HTTP and WebSocket
+gem 'async-websocket'
+gem 'falcon'
+gem 'rack-protection'
+gem 'rack-session'
+gem 'sinatra', '~> 4.0'
+
+# Accounts
+gem 'argon2'
+gem 'rodauth'
+
+# Data
+gem 'json'
+gem 'pg'
+gem 'sequel'
+gem 'sequel_pg', require: false
+
+# Input, loading, XML. dry-schema 1.14 does not load on Ruby 3.1.2.
+gem 'dry-schema', '~> 1.13.4'
+gem 'rexml'
+gem 'zeitwerk'
+
+group :development, :test do
+  gem 'axe-core-rspec'
+  gem 'capybara'
+  gem 'rack-test'
+  gem 'rspec'
+  gem 'rubocop', require: false
+  gem 'rubocop-performance', require: false
+  gem 'selenium-webdriver'
+end

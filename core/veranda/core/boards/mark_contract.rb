@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Boards
+      # The fields of a mark as clients send them, for the contracts that carry marks.
+      module MarkContract
+        MAX_NUMBERS = 6_000
+        MAX_TEXT = 4_000
+
+        module_function
+
+        # Declares inside a dry-schema block the fields that may also be changed later.
+        # @param dsl [Dry::Schema::DSL]
+        def changeable(dsl)
+          dsl.optional(:x).value(Types::Number, :coordinate?)
+          dsl.optional(:y).value(Types::Number, :coordinate?)
+          dsl.optional(:w).value(Types::Number, :extent?)
+          dsl.optional(:h).value(Types::Number, :extent?)
+          dsl.optional(:points).value(:array, :points?, min_size?: 2, max_size?: MAX_NUMBERS)
+          dsl.optional(:ink).value(:string, included_in?: Inks::NAMES)
+          dsl.optional(:width).value(Types::Number, gteq?: 1, lteq?: 60)
+          dsl.optional(:text).value(:string, max_size?: MAX_TEXT)
+          dsl.optional(:size).value(Types::Number, gteq?: 14, lteq?: 200)
+          dsl.optional(:fill).value(:bool)
+          dsl.optional(:locked).value(:bool)
+          dsl.optional(:page).value(Types::ID)
+        end
+
+        # A change set is small and fixed in shape, so both ways of naming a mark share it.
+        CHANGE = Dry::Schema.JSON do
+          config.predicates = Types::Predicates
+          config.messages.load_paths << Contract::MESSAGES
+          MarkContract.changeable(self)
+        end
+
+        PUT = Dry::Schema.JSON(parent: CHANGE) do
+          required(:id).value(Types::ID)
+          required(:page).value(Types::ID)
+          required(:kind).value(:string, included_in?: Mark::KINDS)
+          required(:x).value(Types::Number, :coordinate?)
+          required(:y).value(Types::Number, :coordinate?)
+          required(:ink).value(:string, included_in?: Inks::NAMES)
+          optional(:took).value(:integer, gteq?: 0, lteq?: 120_000)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Boards
+      # Drops the points of a line that lie within a tolerance of the line through their
+      # neighbours: Ramer (1972), "An iterative procedure for the polygonal approximation of
+      # plane curves"; Douglas and Peucker (1973). Ends always stay.
+      module Simplify
+        # In px on a 1600-wide page: under half a px on a laptop, so nobody sees the difference.
+        TOLERANCE = 0.7
+
+        module_function
+
+        # Works with a stack of open stretches, since a long stroke would nest too deep.
+        #
+        # @param points [Array<Numeric>] x and y in turn
+        # @param tolerance [Numeric] px; the greatest distance a dropped point may lie off
+        # @return [Array<Numeric>] a subset of the points, in order
+        def call(points, tolerance: TOLERANCE)
+          last = points.length / 2 - 1
+          return points if last < 2
+
+          kept = Array.new(last + 1, false)
+          kept[0] = kept[last] = true
+          open = [[0, last]]
+          while (first, final = open.pop)
+            index, distance = farthest(points, first, final)
+            next unless index && distance > tolerance
+
+            kept[index] = true
+            open << [first, index] << [index, final]
+          end
+          kept.each_index.flat_map { |i| kept[i] ? [points[2 * i], points[2 * i + 1]] : [] }
+        end
+
+        # @return [Array(Integer, Float)] index of the farthest point between two, and its distance in px
+        def farthest(points, first, final)
+          ax, ay, bx, by = points[2 * first], points[2 * first + 1], points[2 * final], points[2 * final + 1]
+          best = nil
+          most = -1.0
+          ((first + 1)...final).each do |i|
+            distance = to_segment(points[2 * i], points[2 * i + 1], ax, ay, bx, by)
+            best, most = i, distance if distance > most
+          end
+          [best, most]
+        end
+        private_class_method :farthest
+
+        # @return [Float] distance of (x, y) from the segment a–b; a closed stroke has a = b
+        def to_segment(x, y, ax, ay, bx, by)
+          dx = bx - ax
+          dy = by - ay
+          length = dx * dx + dy * dy
+          along = length.zero? ? 0.0 : (((x - ax) * dx + (y - ay) * dy) / length.to_f).clamp(0.0, 1.0)
+          Math.hypot(x - (ax + along * dx), y - (ay + along * dy))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require 'rexml/document'
+
+module Veranda
+  module Core
+    module Boards
+      # Writes one page of a board as an SVG that any viewer shows and {SvgReader} reads back
+      # to equal marks. What SVG has no words for (author, time, ink by name, lock) stands in
+      # attributes of the namespace {NAMESPACE}.
+      #
+      #   SvgWriter.new(board, 'p1', title: 'Crossing').call #=> "<svg …>"
+      class SvgWriter
+        NAMESPACE = 'urn:veranda:board:1'
+        # Everything about a mark that its drawing alone does not tell, in this order.
+        KEPT = %i[id page kind ink width size locked fill took by at z x y w h].freeze
+        FONT = "'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Next Variable', sans-serif"
+
+        # @param board [Board]
+        # @param page [String]
+        # @param title [String]
+        def initialize(board, page, title: 'Board')
+          @board = board
+          @page = page
+          @title = title
+        end
+
+        # @return [String] a standalone SVG document
+        def call
+          document = REXML::Document.new
+          svg = document.add_element('svg', root_attributes)
+          svg.add_element('title').text = @title
+          svg.add_element('rect', 'class' => 'paper', 'width' => '100%', 'height' => '100%', 'fill' => Inks::PAPER)
+          @board.on_page(@page).each { |mark| draw(svg, mark) }
+          document.to_s
+        end
+
+        private
+
+        def root_attributes
+          size = { 'width' => Mark::PAGE_WIDTH.to_s, 'height' => Mark::PAGE_HEIGHT.to_s }
+          { 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'v:page' => @page,
+            'viewBox' => "0 0 #{Mark::PAGE_WIDTH} #{Mark::PAGE_HEIGHT}", 'font-family' => FONT, **size }
+        end
+
+        def draw(svg, mark)
+          group = svg.add_element('g', 'class' => 'mark', 'transform' => "translate(#{mark[:x]} #{mark[:y]})")
+          KEPT.each { |field| group.add_attribute("v:#{field}", mark[field].to_s) unless mark[field].nil? }
+          group.add_attribute('v:author', @board.authors[mark[:by]]) if @board.authors[mark[:by]]
+          group.add_element('desc').text = mark[:text] if mark[:text]
+          send(:"draw_#{mark[:kind]}", group, mark)
+        end
+
+        def draw_stroke(group, mark)
+          path(group, mark, StrokePath.call(mark[:points]), pen(mark))
+        end
+
+        def draw_highlight(group, mark)
+          wash = { 'stroke' => Inks::WASHES.fetch(mark[:ink]), 'style' => 'mix-blend-mode:multiply' }
+          path(group, mark, StrokePath.call(mark[:points]), pen(mark).merge(wash))
+        end
+
+        def draw_line(group, mark)
+          path(group, mark, StrokePath.call(mark[:points]), pen(mark))
+        end
+
+        def draw_arrow(group, mark)
+          path(group, mark, StrokePath.call(mark[:points]) + ArrowHead.call(mark[:points], mark[:width]), pen(mark))
+        end
+
+        def draw_rectangle(group, mark)
+          group.add_element('rect', pen(mark).merge('width' => mark[:w].to_s, 'height' => mark[:h].to_s, 'rx' => '4'))
+        end
+
+        def draw_ellipse(group, mark)
+          rx, ry = mark[:w] / 2.0, mark[:h] / 2.0
+          place = { cx: rx, cy: ry, rx: rx, ry: ry }.to_h { |name, value| [name.to_s, value.to_s] }
+          group.add_element('ellipse', pen(mark).merge(place))
+        end
+
+        def draw_text(group, mark) = lines(group, mark, 0)
+
+        def draw_note(group, mark)
+          height = [mark[:h] || 0, TextLayout.of(mark).height].max
+          group.add_element('rect', 'width' => mark[:w].to_s, 'height' => height.to_s, 'rx' => '4',
+                                    'fill' => Inks::WASHES.fetch(mark[:ink]), 'stroke' => Inks::INKS.fetch(mark[:ink]))
+          lines(group, mark, TextLayout::NOTE_INSET)
+        end
+
+        def lines(group, mark, inset)
+          fill = mark[:kind] == 'note' ? Inks::INKS['slate'] : Inks::INKS.fetch(mark[:ink])
+          text = group.add_element('text', 'fill' => fill, 'font-size' => mark[:size].to_s)
+          TextLayout.of(mark).lines.each_with_index do |line, index|
+            y = inset + mark[:size] * (1 + index * TextLayout::LEADING)
+            text.add_element('tspan', 'x' => inset.to_s, 'y' => y.round(2).to_s).text = line
+          end
+        end
+
+        def path(group, mark, data, attributes)
+          group.add_element('path', attributes.merge('d' => data, 'v:points' => mark[:points].join(' ')))
+        end
+
+        def pen(mark)
+          fill = mark[:fill] ? Inks::WASHES.fetch(mark[:ink]) : 'none'
+          { 'fill' => fill, 'stroke' => Inks::INKS.fetch(mark[:ink]), 'stroke-width' => mark[:width].to_s,
+            'stroke-linecap' => 'round', 'stroke-linejoin' => 'round' }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    # The catalogue of every command, by the name clients use.
+    module Commands
+      ALL = [
+        Boards::PutMarks, Boards::ChangeMarks, Boards::RemoveMarks, Boards::ClearPage,
+        Boards::UndoEdit, Boards::RedoEdit, Boards::AddPage, Boards::PointAt,
+        Sittings::Plan, Sittings::OpenDoors, Sittings::EndClass, Sittings::Join, Sittings::Drop, Sittings::Leave,
+        Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
+        Sittings::SetRight, Sittings::Record,
+        Exchange::WritePost, Exchange::DeletePost
+      ].freeze
+
+      BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
+
+      # Only the server itself issues these: they say what it saw, not what someone asks for.
+      INTERNAL = [Sittings::Plan, Sittings::Join, Sittings::Drop, Sittings::Leave].freeze
+
+      # @param wire_name [String]
+      # @return [Class<Command>]
+      # @raise [Refusal] `unknown_command`
+      def self.fetch(wire_name)
+        BY_NAME.fetch(wire_name) do
+          raise Refusal.new(:unknown_command, 'This page asked for something the server does not know. Reload it.')
+        end
+      end
+
+      # @return [Class<Command>] one that a client may ask for
+      # @raise [Refusal] `unknown_command`
+      def self.fetch_public(wire_name)
+        command = fetch(wire_name)
+        INTERNAL.include?(command) ? fetch(nil) : command
+      end
+
+      # Checks the input and decides in one go.
+      # @param wire_name [String]
+      # @param input [Hash]
+      # @param scene [Scene]
+      # @return [Array(String, Hash), nil]
+      def self.decide(wire_name, input, scene)
+        command = fetch(wire_name)
+        command.new(Contract.check(command.contract, input), scene).decide
+      end
+    end
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require 'dry/schema'
+
+module Veranda
+  module Core
+    # Makes the contract of a command: what its input must look like before any rule sees it.
+    #
+    #   contract = Contract.define { required(:text).filled(:string, max_size?: 2000) }
+    #   Contract.check(contract, { 'text' => 'hello' }) #=> { text: 'hello' }
+    #
+    # Unknown keys are refused, so that a misspelt field is not silently dropped.
+    module Contract
+      MESSAGES = File.expand_path('messages.yml', __dir__)
+
+      # @return [Dry::Schema::JSON]
+      def self.define(&block)
+        Dry::Schema.JSON do
+          config.predicates = Types::Predicates
+          config.messages.load_paths << MESSAGES
+          config.validate_keys = true
+          instance_eval(&block)
+        end
+      end
+
+      # @param contract [Dry::Schema::JSON]
+      # @param input [Hash] as parsed from JSON
+      # @return [Hash] with symbol keys
+      # @raise [Refusal] `bad_input`, naming the first field that is wrong
+      def self.check(contract, input)
+        result = contract.call(input)
+        return result.to_h if result.success?
+
+        raise Refusal.new(:bad_input, "This could not be read: #{sentence(result.errors(full: false).to_h)}.")
+      end
+
+      def self.sentence(errors, path = [])
+        key, value = errors.first
+        case value
+        when Hash then sentence(value, [*path, key])
+        else [[*path, key].join('.'), value.is_a?(Array) ? value.first : value].join(' ')
+        end
+      end
+      private_class_method :sentence
+    end
+  end
+end

@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    # What students may do, and why or why not.
+    module Rights
+      # Each right with the words that finish "You may …".
+      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange' }.freeze
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Rights
+      # The one place that answers "may this person do that, here, now?"
+      #
+      # Staff always may. Outside a class only staff act. In a class the doors must be
+      # open, and then an exception for the person counts before the rule for all.
+      module Ask
+        module_function
+
+        # @param right [Symbol] one of {RIGHTS}
+        # @param by [Person]
+        # @param sitting [Sittings::Sitting, nil]
+        # @return [Answer]
+        def call(right, by:, sitting:)
+          return Answer.no(:class_ended, 'This class has ended. Its boards can still be read.') if sitting&.ended?
+          return Answer.yes(:staff) if by.staff?
+          return Answer.no(:no_class, 'Only instructors and assistants prepare lessons.') unless sitting
+          return Answer.no(:doors_closed, 'The doors are not open yet.') unless sitting.open?
+
+          by_rule(right, by, sitting.rules)
+        end
+
+        def by_rule(right, by, rules)
+          exception = rules.exception(right, by.id)
+          allowed = exception.nil? ? rules.for_all(right) : exception
+          return Answer.yes(exception.nil? ? :rule : :exception) if allowed
+
+          whom = exception.nil? ? 'Students' : 'You'
+          Answer.no(:"may_not_#{right}", "#{whom} may not #{RIGHTS.fetch(right)} just now.")
+        end
+        private_class_method :by_rule
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Streams
+      # Makes state out of entries. Each kind of stream has a state class that answers to
+      # `new`, `apply(entry)`, `to_h` (all of it), `view` (what its readers may see) and `.from(hash)`.
+      #
+      #   Fold.over('board/7', entries).marks
+      #
+      # States are owned by whoever folds them and change in place; commands only read them.
+      module Fold
+        module_function
+
+        # @param name [String] name of the stream
+        # @return [Class]
+        def state_class(name)
+          { board: Boards::Board, sitting: Sittings::Sitting, exchange: Exchange::Posts }.fetch(StreamName.kind(name))
+        end
+
+        # @return [Object] empty state
+        def start(name) = state_class(name).new
+
+        # @param name [String]
+        # @param entries [Enumerable<Entry>]
+        # @param from [Object] state to go on from
+        def over(name, entries, from: start(name))
+          entries.each { |entry| from.apply(entry) }
+          from
+        end
+
+        # @param snapshot [Hash] as written by a state's `to_h`, with symbol keys
+        def restore(name, snapshot) = state_class(name).from(snapshot)
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require 'dry/schema'
+require 'dry/types'
+
+module Veranda
+  module Core
+    # The vocabulary of the contracts: what a number, a set of points or an id may be.
+    module Types
+      include Dry.Types()
+
+      Number = Nominal::Any.constrained(type: Numeric)
+      ID = Strict::String.constrained(format: /\A[\w-]{1,40}\z/)
+
+      # How far outside the page a coordinate may lie, in px on a 1600-wide page.
+      REACH = 20_000
+
+      # Checks that dry-logic does not have. JSON cannot write Infinity, but `1e999` reads as it.
+      module Predicates
+        include Dry::Logic::Predicates
+
+        # @param value [Numeric]
+        def self.coordinate?(value)
+          value.is_a?(Numeric) && value.finite? && value.abs <= REACH
+        end
+
+        # @param value [Array] x and y in turn
+        def self.points?(value)
+          value.length.even? && value.all? { |number| coordinate?(number) }
+        end
+
+        # @param value [Numeric] a width or height
+        def self.extent?(value)
+          coordinate?(value) && value >= 0
+        end
+      end
+    end
+  end
+end

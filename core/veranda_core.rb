@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+# Loads the rules of the job alone: no database, no server, no clock.
+require 'zeitwerk'
+
+Zeitwerk::Loader.new.tap do |loader|
+  loader.push_dir(__dir__)
+  loader.ignore(__FILE__)
+  loader.inflector.inflect('svg_writer' => 'SvgWriter', 'svg_reader' => 'SvgReader')
+  loader.setup
+end
