@@ -6,6 +6,5 @@ require 'zeitwerk'
 Zeitwerk::Loader.new.tap do |loader|
   loader.push_dir(__dir__)
   loader.ignore(__FILE__)
-  loader.inflector.inflect('svg_writer' => 'SvgWriter', 'svg_reader' => 'SvgReader')
   loader.setup
 end

@@ -1,0 +1,26 @@
+# shellcheck shell=bash
+# Debian packages. Asks dpkg first, so it is quick when nothing is missing.
+PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev zlib1g-dev postgresql"
+PACKAGES_TO_TEST="chromium chromium-driver"
+
+missing_packages() {
+  for package in "$@"; do
+    dpkg-query -W -f '${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || echo "$package"
+  done
+}
+
+install_packages() {
+  local missing
+  missing=$(missing_packages "$@")
+  # Node may come from Debian or from elsewhere; the build needs 20 or newer.
+  command -v npm >/dev/null || missing="$missing nodejs npm"
+  [ -n "${missing//[[:space:]]/}" ] || return 0
+  say "Installing from Debian:" $missing
+  as_root apt-get update -qq || fail "Debian's package lists could not be fetched. Check the network and start again."
+  # The cluster is our own, in var/; Debian's default one is not wanted.
+  as_root mkdir -p /etc/postgresql-common
+  [ -e /etc/postgresql-common/createcluster.conf ] || echo 'create_main_cluster = false' | as_root tee /etc/postgresql-common/createcluster.conf >/dev/null
+  # shellcheck disable=SC2086
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >var/packages.log 2>&1 ||
+    { tail -5 var/packages.log; fail "Debian packages could not be installed; var/packages.log says why."; }
+}

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'zeitwerk'
+
+# The whole of Veranda; `core/veranda_core.rb` loads the rules alone.
+module Veranda
+  ROOT = File.expand_path('..', __dir__)
+
+  loader = Zeitwerk::Loader.new
+  loader.push_dir(File.join(ROOT, 'core'))
+  loader.push_dir(__dir__)
+  loader.ignore(__FILE__, File.join(ROOT, 'core/veranda_core.rb'), File.join(__dir__, 'setup'),
+                File.join(__dir__, 'veranda/store/migrations'))
+  loader.setup
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Live
+    # What server processes tell each other through PostgreSQL's LISTEN / NOTIFY: that a stream
+    # has grown, and transient messages. Truth is always in the table; a missed word costs
+    # nothing but time, because {Hub} also looks whenever it writes.
+    class Bus
+      TRANSIENT_CHANNEL = 'veranda_transient'
+      # PostgreSQL takes no more than 8,000 bytes.
+      PAYLOAD_LIMIT = 7_900
+
+      # @param db [Sequel::Database]
+      # @param process [String] id of this process, to tell own words from others'
+      def initialize(db, process)
+        @db = db
+        @process = process
+      end
+
+      # Listens for ever; run it in a task of its own.
+      # @param on_entry [#call] given stream and seq
+      # @param on_transient [#call] given stream and frame text
+      # @param on_start [#call] called each time listening has begun, since words may have been missed
+      def listen(on_entry:, on_transient:, on_start:)
+        channels = [Store::Log::CHANNEL, TRANSIENT_CHANNEL]
+        @db.listen(channels, loop: true, after_listen: ->(_) { on_start.call }) do |channel, _pid, payload|
+          channel == TRANSIENT_CHANNEL ? hear_transient(payload, on_transient) : hear_entry(payload, on_entry)
+        end
+      end
+
+      # @param stream [String]
+      # @param text [String] JSON; dropped when it is too long for the bus
+      def transient(stream, text)
+        payload = "#{@process}\n#{stream}\n#{text}"
+        @db.notify(TRANSIENT_CHANNEL, payload: payload) if payload.bytesize <= PAYLOAD_LIMIT
+      end
+
+      private
+
+      def hear_entry(payload, on_entry)
+        stream, _, seq = payload.rpartition(':')
+        on_entry.call(stream, seq.to_i)
+      end
+
+      def hear_transient(payload, on_transient)
+        process, stream, text = payload.split("\n", 3)
+        on_transient.call(stream, text) unless process == @process
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require 'digest'
+require 'securerandom'
+
+module Veranda
+  module Store
+    # Links that let people in without an account. A token is shown once, to whoever made it;
+    # kept is only its hash, so a copy of the database opens no door.
+    class Links
+      def initialize(db)
+        @db = db
+      end
+
+      # @param kind [String] `personal`, `class` or `recording`
+      # @param token [String] 256 random bits unless given
+      # @param expires_at [Time, nil]
+      # @return [Hash] `{ id:, token: }`
+      def make(kind, token: SecureRandom.urlsafe_base64(32), person_id: nil, lesson_id: nil, sitting_id: nil, expires_at: nil)
+        id = Ids.call
+        @db[:links].insert(id: id, token_hash: digest(token), kind: kind, person_id: person_id, lesson_id: lesson_id,
+                           sitting_id: sitting_id, expires_at: expires_at)
+        { id: id, token: token }
+      end
+
+      # @param token [String]
+      # @param kinds [Array<String>] kinds that are good here
+      # @param now [Time]
+      # @return [Hash]
+      # @raise [Core::Refusal] `link_unknown`, `link_revoked`, `link_expired`
+      def open(token, kinds, now: Time.now)
+        link = @db[:links].where(kind: kinds).first(token_hash: digest(token.to_s))
+        raise Core::Refusal.new(:link_unknown, 'This link is not complete. Copy all of it and try again.') unless link
+        if link[:revoked_at]
+          raise Core::Refusal.new(:link_revoked,
+                                  'This link has been taken back. Ask your instructor for a new one.')
+        end
+        if link[:expires_at] && link[:expires_at] < now
+          raise Core::Refusal.new(:link_expired, 'This link has expired. Ask your instructor for a new one.')
+        end
+
+        link
+      end
+
+      # @return [Array<Hash>] links still good for a recording: `{ id:, made_at:, expires_at: }`
+      def of_recording(sitting_id)
+        @db[:links].where(kind: 'recording', sitting_id: sitting_id, revoked_at: nil)
+                   .order(:made_at).select(:id, :made_at, :expires_at).all
+      end
+
+      # @return [Hash, nil] the link
+      def find(id) = @db[:links].first(id: id)
+
+      def revoke(id)
+        @db[:links].where(id: id, revoked_at: nil).update(revoked_at: Sequel::CURRENT_TIMESTAMP)
+      end
+
+      private
+
+      def digest(token) = Sequel.blob(Digest::SHA256.digest(token))
+    end
+  end
+end

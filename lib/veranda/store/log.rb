@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Store
+    # The permanent log of all streams.
+    #
+    #   log.append(%w[board/1 sitting/9]) do |heads|
+    #     # read what others added, decide, and answer with the new entries
+    #     [entry, entry]
+    #   end
+    #
+    # Heads are locked in name order, so two processes that append to the same streams wait for
+    # each other and never deadlock. Listeners hear `stream:seq` on {CHANNEL} once it is committed.
+    class Log
+      CHANNEL = 'veranda_entries'
+      ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
+
+      # @param db [Sequel::Database]
+      def initialize(db)
+        @db = db
+      end
+
+      # @param name [String] begins an empty stream, unless it is there
+      def begin(name)
+        @db[:streams].insert_conflict.insert(name: name)
+      end
+
+      # @return [Boolean]
+      def stream?(name) = !@db[:streams].where(name: name).empty?
+
+      # Appends what the block returns, in one transaction.
+      # @param names [Array<String>] every stream that the block reads or writes
+      # @yieldparam heads [Hash{String => Integer}] present head of each stream
+      # @yieldreturn [Array<Core::Streams::Entry>]
+      # @return [Array<Core::Streams::Entry>]
+      # @raise [Sequel::UniqueConstraintViolation] when a command id is already in its stream
+      def append(names)
+        @db.transaction do
+          entries = yield lock(names)
+          write(entries) unless entries.empty?
+          entries
+        end
+      end
+
+      # @param name [String]
+      # @param after [Integer] seq
+      # @param upto [Integer, nil] ms since the epoch; entries later than that are left out
+      # @return [Array<Core::Streams::Entry>]
+      def entries(name, after: 0, upto: nil)
+        rows = @db[:entries].where(stream: name) { seq > after }.order(:seq)
+        rows = rows.where { at <= upto } if upto
+        rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
+      end
+
+      # @param names [Array<String>]
+      # @param from [Integer] ms since the epoch
+      # @param to [Integer]
+      # @return [Array<Core::Streams::Entry>] in order of time
+      def between(names, from, to)
+        rows = @db[:entries].where(stream: names, at: from..to).order(:at, :stream, :seq)
+        rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
+      end
+
+      # @param pairs [Array<Array(String, String)>] stream and command id
+      # @return [Hash{Array(String, String) => Integer}] the seq of those that are already there
+      def known(pairs)
+        return {} if pairs.empty?
+
+        @db[:entries].where(%i[stream command_id] => pairs).select_hash(%i[stream command_id], :seq)
+      end
+
+      # The state of a stream from its latest snapshot and what followed.
+      # @param name [String]
+      # @param upto [Integer, nil] ms since the epoch, for the state at an earlier time
+      # @return [Array(Object, Integer, Integer)] state, and the seq and time of the last entry in it
+      def state(name, upto: nil)
+        state, seq, at = snapshot(name, upto)
+        entries = entries(name, after: seq, upto: upto)
+        [Core::Streams::Fold.over(name, entries, from: state), entries.last&.seq || seq, entries.last&.at || at]
+      end
+
+      # @param name [String]
+      # @param seq [Integer]
+      # @param at [Integer] time of the entry `seq`
+      # @param state [Object]
+      def keep_snapshot(name, seq, at, state)
+        body = Sequel.lit('?::jsonb', JSON.generate(state.to_h))
+        @db[:snapshots].insert_conflict.insert(stream: name, seq: seq, at: at, body: body)
+      end
+
+      private
+
+      def lock(names)
+        rows = @db[:streams].where(name: names).order(:name).for_update.select_hash(:name, :head)
+        missing = names - rows.keys
+        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if missing.any?
+
+        rows
+      end
+
+      # One statement for the entries, the heads and the word to other processes, since
+      # every round trip is time that someone's stroke waits.
+      def write(entries)
+        values = entries.map do |entry|
+          [entry.stream, entry.seq, entry.at, entry.actor, entry.kind, JSON.generate(entry.body), entry.command_id]
+        end
+        heads = entries.group_by(&:stream).transform_values { |own| own.last.seq }
+        @db[WRITE, row_list(values, '(?, ?::bigint, ?::bigint, ?, ?, ?::jsonb, ?)'), row_list(heads.to_a, '(?, ?::bigint)')].all
+      end
+
+      WRITE = <<~SQL.freeze
+        WITH fresh AS (
+          INSERT INTO entries (stream, seq, at, actor, kind, body, command_id) VALUES ?
+        ), heads (name, head) AS (
+          VALUES ?
+        ), moved AS (
+          UPDATE streams SET head = heads.head FROM heads WHERE streams.name = heads.name
+        )
+        SELECT pg_notify('#{CHANNEL}', name || ':' || head) FROM heads
+      SQL
+      private_constant :WRITE
+
+      def row_list(rows, template)
+        Sequel.lit(([template] * rows.length).join(', '), *rows.flatten(1))
+      end
+
+      def snapshot(name, upto)
+        rows = @db[:snapshots].where(stream: name)
+        rows = rows.where { at <= upto } if upto
+        row = rows.reverse(:seq).select(:seq, :at, Sequel.cast(:body, String).as(:body)).first
+        return [Core::Streams::Fold.start(name), 0, 0] unless row
+
+        [Core::Streams::Fold.restore(name, JSON.parse(row[:body], symbolize_names: true)), row[:seq], row[:at]]
+      end
+
+      def entry(row)
+        Core::Streams::Entry.new(**row, body: JSON.parse(row[:body], symbolize_names: true))
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Store
+    # Recordings: the classes that were recorded, and what was cut or shared since.
+    class Recordings
+      def initialize(db, log, sittings)
+        @db = db
+        @log = log
+        @sittings = sittings
+      end
+
+      # @param lesson_ids [Array<String>]
+      # @return [Array<Hash>] `{ sitting_id:, lesson_id:, shared:, cuts: }` of real classes, newest first
+      def of_lessons(lesson_ids)
+        rows.where(lesson_id: lesson_ids, rehearsal: false).reverse(:made_at).map { |row| tidy(row) }
+      end
+
+      # @return [Hash]
+      # @raise [Core::Refusal] `no_such_recording`
+      def fetch(sitting_id)
+        row = rows.first(Sequel[:sittings][:id] => sitting_id)
+        row ? tidy(row) : raise(no_such_recording)
+      end
+
+      # @param row [Hash] as from {#fetch}
+      # @return [Core::Recordings::Recording, nil] nil while the class goes on or when nothing was recorded
+      def recording(row)
+        sitting = @sittings.state(row[:sitting_id])
+        recording = Core::Recordings::Recording.new(sitting, cuts: row[:cuts])
+        recording if sitting.ended? && recording.any?
+      end
+
+      # @param sitting_id [String]
+      # @param changes [Hash] `shared` and / or `cuts`
+      def update(sitting_id, **changes)
+        changes[:cuts] = Sequel.pg_jsonb(changes[:cuts]) if changes[:cuts]
+        @db[:recordings].insert_conflict(target: :sitting_id, update: changes).insert(sitting_id: sitting_id, **changes)
+      end
+
+      # @return [Core::Refusal]
+      def no_such_recording = Core::Refusal.new(:no_such_recording, 'There is no such recording.')
+
+      private
+
+      def rows
+        @db[:sittings].left_join(:recordings, sitting_id: :id)
+                      .select(Sequel[:sittings][:id].as(:sitting_id), :lesson_id, :shared, :cuts, :made_at)
+      end
+
+      def tidy(row) = row.merge(shared: row[:shared] || false, cuts: (row[:cuts] || []).to_a)
+    end
+  end
+end
