@@ -11,6 +11,7 @@ gem 'sinatra', '~> 4.0'
 
 # Accounts
 gem 'argon2'
+gem 'mail'
 gem 'rodauth'
 
 # Data

@@ -1,6 +1,6 @@
 # shellcheck shell=bash
 # Debian packages. Asks dpkg first, so it is quick when nothing is missing.
-PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev zlib1g-dev postgresql"
+PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev zlib1g-dev postgresql curl"
 PACKAGES_TO_TEST="chromium chromium-driver"
 
 missing_packages() {

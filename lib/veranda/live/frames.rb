@@ -27,7 +27,7 @@ module Veranda
       # @return [String]
       def text(json)
         buffer = StringIO.new(String.new(encoding: Encoding::BINARY))
-        frame = Protocol::WebSocket::TextFrame.new
+        frame = ::Protocol::WebSocket::TextFrame.new
         frame.pack(json)
         frame.write(buffer)
         buffer.string.freeze

@@ -7,11 +7,10 @@ module Veranda
     # the streams that {Core::Streams::Audience} lets them read.
     class Gathering
       # Kinds of entries after which audiences or rights may be different.
-      TURNING_POINTS = %w[planned opened ended ruled joined].freeze
+      TURNING_POINTS = %w[planned opened ended ruled].freeze
 
       # @param lesson [Hash]
       # @param hub [Hub]
-      # @param performer_options [Hash] see {Store::Performer}
       def initialize(lesson, hub)
         @lesson = lesson
         @hub = hub
@@ -25,12 +24,19 @@ module Veranda
       # Works for ever; run it in a task of its own.
       # @param task [Async::Task]
       def run(task)
+        @task = task
         task.async { |child| @transients.run(child) }
         @lane.run
       end
 
-      # @return [Boolean] whether nobody is left and nothing is under way
-      def deserted? = @listeners.empty? && @lane.idle?
+      # @return [Boolean] whether nobody was here and nothing under way, now and when last asked
+      def deserted?
+        before = @quiet
+        @quiet = @listeners.empty? && @lane.idle?
+        before && @quiet
+      end
+
+      def stop = @task&.stop
 
       # @return [Array<String>] ids of the classes that someone is connected to
       def sittings = @listeners.streams.filter_map { |stream| stream.delete_prefix('sitting/') if stream.start_with?('sitting/') }

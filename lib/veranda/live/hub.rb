@@ -104,7 +104,8 @@ module Veranda
           @presence.sweep(gathering)
           gathering.peers.each { |peer| peer.close if now - peer.heard_at > SILENCE }
         end
-        @gatherings.delete_if { |_, gathering| gathering.deserted? && gathering.stop }
+        deserted = @gatherings.select { |_, gathering| gathering.deserted? }
+        deserted.each_key { |lesson_id| @gatherings.delete(lesson_id).stop }
       end
     end
   end

@@ -5,6 +5,8 @@ module Veranda
     # The messages clients may send, and the contract of each. docs/protocol.md tells the rest.
     module Protocol
       VERSION = 1
+      # Parts of messages that have contracts of their own.
+      OPEN = %w[with body seen].freeze
       STREAM = %r{\A[a-z]+/[\w-]{1,40}\z}
 
       CONTRACTS = {
@@ -43,8 +45,7 @@ module Veranda
         contract = facts.is_a?(Hash) && CONTRACTS[facts['t']]
         raise Core::Refusal.new(:bad_input, 'This is not a message of the live protocol.') unless contract
 
-        # Open-ended parts have contracts of their own; here they only have to be objects.
-        open, rest = facts.partition { |key, _| %w[with body seen].include?(key) }.map(&:to_h)
+        open, rest = facts.partition { |key, _| OPEN.include?(key) }.map(&:to_h)
         Core::Contract.check(contract, rest.merge(open.transform_values { |value| value.is_a?(Hash) ? {} : value }))
                       .merge(open.transform_keys(&:to_sym))
       rescue JSON::ParserError

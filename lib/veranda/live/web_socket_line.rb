@@ -40,7 +40,7 @@ module Veranda
         return if closed?
 
         frame = @framer.read_frame(FRAME_LIMIT)
-        raise Protocol::WebSocket::ProtocolError, 'Too many fragments' if @frames.sum(&:length) > FRAME_LIMIT
+        raise ::Protocol::WebSocket::ProtocolError, 'Too many fragments' if @frames.sum(&:length) > FRAME_LIMIT
 
         frame.apply(self)
         frame

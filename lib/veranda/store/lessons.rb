@@ -47,9 +47,11 @@ module Veranda
         fetch(id)
       end
 
+      # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
       # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience: }`, oldest first
-      def boards(lesson_id)
-        @db[:boards].where(lesson_id: lesson_id).order(:made_at).select(:id, :lesson_id, :name, :audience).all
+      def boards(lesson_id, rehearsal_id: nil)
+        @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id).order(:made_at).select(:id, :lesson_id, :name,
+                                                                                                    :audience).all
       end
 
       # @return [Hash] the board
@@ -65,6 +67,15 @@ module Veranda
           @log.begin(Core::Streams::StreamName.board(id))
         end
         id
+      end
+
+      # Copies a lesson's boards, with all that happened on them, for a rehearsal.
+      def copy_boards(lesson_id, rehearsal_id)
+        boards(lesson_id).each do |board|
+          id = Ids.call
+          @db[:boards].insert(**board, id: id, rehearsal_id: rehearsal_id)
+          @log.fork(Core::Streams::StreamName.board(board[:id]), Core::Streams::StreamName.board(id))
+        end
       end
 
       private

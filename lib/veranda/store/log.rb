@@ -25,6 +25,16 @@ module Veranda
         @db[:streams].insert_conflict.insert(name: name)
       end
 
+      # Begins a stream with all that is in another.
+      def fork(from, to)
+        @db.transaction do
+          head = @db[:streams].where(name: from).for_update.get(:head)
+          @db[:streams].insert(name: to, head: head)
+          others = ENTRY_COLUMNS - [:stream]
+          @db[:entries].insert([:stream, *others], @db[:entries].where(stream: from).select(to, *others))
+        end
+      end
+
       # @return [Boolean]
       def stream?(name) = !@db[:streams].where(name: name).empty?
 
@@ -59,6 +69,12 @@ module Veranda
       def between(names, from, to)
         rows = @db[:entries].where(stream: names, at: from..to).order(:at, :stream, :seq)
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
+      end
+
+      # @return [Array<Hash>] bodies of all entries of one kind in a stream
+      def bodies(name, kind)
+        @db[:entries].where(stream: name, kind: kind).order(:seq).select_map(Sequel.cast(:body, String))
+                     .map { |body| JSON.parse(body, symbolize_names: true) }
       end
 
       # @param pairs [Array<Array(String, String)>] stream and command id

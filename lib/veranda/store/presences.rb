@@ -17,7 +17,8 @@ module Veranda
         own = @db[:presences].where(process: @process, sitting_id: sitting_id, person_id: person_id)
         return own.delete if tabs.zero?
 
-        @db[:presences].insert_conflict(target: %i[process sitting_id person_id], update: { tabs: tabs, beat_at: Sequel.function(:now) })
+        now = { tabs: tabs, beat_at: Sequel.function(:now) }
+        @db[:presences].insert_conflict(target: %i[process sitting_id person_id], update: now)
                        .insert(process: @process, sitting_id: sitting_id, person_id: person_id, tabs: tabs)
       end
 

@@ -35,17 +35,52 @@ module Veranda
       # @return [Core::Sittings::Sitting]
       def state(id) = @log.state(Core::Streams::StreamName.sitting(id)).first
 
+      # The class of a lesson that goes on or is still to come; a new one when there is none.
+      # @param again [Boolean] whether one that has ended is followed by another
+      # @return [Hash] `{ id:, lesson_id:, rehearsal: }`
+      def current(lesson_id, again: false)
+        @db.transaction do
+          # Whoever comes first makes it; the lock keeps two from making two.
+          @db[:lessons].where(id: lesson_id).for_update.first
+          latest = of_lesson(lesson_id).first
+          return latest if latest && !(again && state(latest[:id]).ended?)
+
+          fetch(create(lesson_id))
+        end
+      end
+
+      # Sets up a class to practise in, with copies of the lesson's boards.
+      # @return [Hash] `{ id:, lesson_id:, rehearsal: }`
+      def rehearsal(lesson_id)
+        @db.transaction do
+          id = create(lesson_id, rehearsal: true)
+          @lessons.copy_boards(lesson_id, id)
+          fetch(id)
+        end
+      end
+
       # The input of `class.plan`, from the lesson as it stands.
       # @param sitting [Hash]
-      # @return [Hash]
+      # @return [Hash] with string keys, as a client would send it
       def plan(sitting)
         lesson = @lessons.fetch(sitting[:lesson_id])
-        course = @db[:courses].first(id: lesson[:course_id])
-        { id: sitting[:id], title: lesson[:title], course: course[:name],
-          starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
-          steps: lesson[:steps].map { |step| step.slice(:id, :title, :minutes, :shortest, :board) },
-          boards: @lessons.boards(lesson[:id]).map { |board| board.slice(:id, :name, :audience) },
-          record_from: lesson[:record_from], rehearsal: sitting[:rehearsal] }
+        boards = @lessons.boards(lesson[:id], rehearsal_id: sitting[:rehearsal] ? sitting[:id] : nil)
+        facts = { id: sitting[:id], title: lesson[:title], course: @db[:courses].where(id: lesson[:course_id]).get(:name),
+                  starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
+                  steps: steps(lesson, boards), boards: boards.map { |board| board.slice(:id, :name, :audience) },
+                  record_from: lesson[:record_from], rehearsal: sitting[:rehearsal] }
+        JSON.parse(JSON.generate(facts))
+      end
+
+      private
+
+      # A rehearsal's boards are copies; steps find theirs by its place in the lesson.
+      def steps(lesson, boards)
+        places = @lessons.boards(lesson[:id]).map { |board| board[:id] }
+        lesson[:steps].map do |step|
+          place = places.index(step[:board])
+          step.slice(:id, :title, :minutes, :shortest).merge(board: place && boards[place][:id])
+        end
       end
     end
   end

@@ -47,13 +47,6 @@ Sequel.migration do
         record_from text,
         version integer NOT NULL DEFAULT 1
       );
-      CREATE TABLE boards (
-        id text PRIMARY KEY,
-        lesson_id text NOT NULL REFERENCES lessons ON DELETE CASCADE,
-        name text NOT NULL,
-        audience text NOT NULL DEFAULT 'everyone' CHECK (audience IN ('everyone', 'staff')),
-        made_at timestamptz NOT NULL DEFAULT clock_timestamp()
-      );
       CREATE TABLE sittings (
         id text PRIMARY KEY,
         lesson_id text NOT NULL REFERENCES lessons ON DELETE CASCADE,
@@ -61,6 +54,15 @@ Sequel.migration do
         made_at timestamptz NOT NULL DEFAULT clock_timestamp()
       );
       CREATE INDEX ON sittings (lesson_id);
+      -- A board of a rehearsal is a copy, so that practice leaves the real one alone.
+      CREATE TABLE boards (
+        id text PRIMARY KEY,
+        lesson_id text NOT NULL REFERENCES lessons ON DELETE CASCADE,
+        rehearsal_id text REFERENCES sittings ON DELETE CASCADE,
+        name text NOT NULL,
+        audience text NOT NULL DEFAULT 'everyone' CHECK (audience IN ('everyone', 'staff')),
+        made_at timestamptz NOT NULL DEFAULT clock_timestamp()
+      );
       -- People let into one class by link who are not on the course's roster.
       CREATE TABLE guests (
         lesson_id text NOT NULL REFERENCES lessons ON DELETE CASCADE,

@@ -1,0 +1,9 @@
+# frozen_string_literal: true
+
+require_relative 'config/environment'
+
+archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
+hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1)
+
+run Veranda::Http::App.build(archive: archive, hub: hub, secret: Veranda::Environment.session_secret,
+                             root: File.join(Veranda::ROOT, 'web/dist'), secure: Veranda::Environment.secure?)

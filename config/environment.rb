@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+$LOAD_PATH.unshift(File.expand_path('../lib', __dir__))
+require 'veranda'
+
+module Veranda
+  # What comes from outside: addresses, secrets and choices, all by environment variables.
+  # `bin/start` and `bin/test` set them.
+  module Environment
+    module_function
+
+    # @return [String] `postgres://…`
+    def database_url = ENV.fetch('DATABASE_URL')
+
+    # @return [String] folder for secrets and data of this machine
+    def var = ENV.fetch('VERANDA_VAR', File.join(ROOT, 'var'))
+
+    # @return [Integer] how many server processes there are
+    def processes = Integer(ENV.fetch('PROCESSES', '1'))
+
+    # @return [Boolean] whether the site is served by https
+    def secure? = ENV['VERANDA_HTTPS'] == 'yes'
+
+    # The secret that signs and encrypts sessions; made at first use.
+    # @return [String]
+    def session_secret
+      path = File.join(var, 'session-secret')
+      unless File.exist?(path)
+        require 'securerandom'
+        File.write(path, SecureRandom.hex(64), perm: 0o600)
+      end
+      File.read(path)
+    end
+  end
+end

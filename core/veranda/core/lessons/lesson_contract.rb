@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Lessons
+      # What may be written into a lesson's form, and the sense it has to make.
+      module LessonContract
+        CONTRACT = Contract.define do
+          required(:version).value(:integer)
+          optional(:title).filled(:string, max_size?: 120)
+          optional(:starts_at).value(:integer)
+          optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
+          optional(:record_from).maybe(Types::ID)
+          optional(:steps).value(:array, max_size?: 60).each do
+            hash do
+              required(:id).value(Types::ID)
+              required(:title).value(:string, max_size?: 120)
+              required(:minutes).value(:integer, gteq?: 0, lteq?: 600)
+              required(:shortest).value(:integer, gteq?: 0, lteq?: 600)
+              required(:notes).value(:string, max_size?: 4000)
+              required(:board).maybe(Types::ID)
+            end
+          end
+        end
+
+        module_function
+
+        # @param input [Hash]
+        # @param boards [Array<String>] ids of the lesson's boards
+        # @return [Hash]
+        # @raise [Refusal] `bad_input`, `step_untitled`, `step_too_short`, `no_such_board`
+        def check(input, boards:)
+          facts = Contract.check(CONTRACT, input)
+          facts[:steps]&.each { |step| check_step(step, boards) }
+          facts
+        end
+
+        def check_step(step, boards)
+          raise Refusal.new(:step_untitled, 'Every step needs a title.') if step[:title].strip.empty?
+
+          if step[:shortest] > step[:minutes]
+            raise Refusal.new(:step_too_short, "“#{step[:title]}” has fewer minutes than its shortest.")
+          end
+          return if step[:board].nil? || boards.include?(step[:board])
+
+          raise Refusal.new(:no_such_board, "The board of “#{step[:title]}” is not in this lesson.")
+        end
+        private_class_method :check_step
+      end
+    end
+  end
+end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Demo
+  # A class that was held: simulated people join, draw, write and leave at given minutes,
+  # each act a command like any other.
+  class HeldClass
+    # @param archive [Veranda::Store::Archive]
+    # @param lesson_id [String]
+    # @param starts_at [Integer] ms since the epoch
+    # @param id [String] of the class
+    def initialize(archive, lesson_id, starts_at:, id:)
+      @archive = archive
+      @hands = Hands.new(archive)
+      @starts_at = starts_at
+      @id = archive.sittings.create(lesson_id, id: id)
+      @sitting = "sitting/#{@id}"
+      @exchange = "exchange/#{@id}"
+      @acts = []
+      act('odalys', -20, 'class.plan', @sitting, **archive.sittings.plan(archive.sittings.fetch(@id)).transform_keys(&:to_sym))
+    end
+
+    # @param minute [Numeric] after the planned start
+    def act(person, minute, wire_name, stream, **input)
+      @acts << [@starts_at + (minute * 60_000).round, @acts.length, person, wire_name, stream, input]
+    end
+
+    # Everyone joins in the minutes before the start, one or two a little late.
+    def gather(people)
+      act('odalys', -12, 'class.join', @sitting)
+      act('tomas', -11, 'class.join', @sitting)
+      act('odalys', -10, 'class.open', @sitting)
+      people.each_with_index { |person, index| act(person, -8 + index * 0.77, 'class.join', @sitting) }
+    end
+
+    def move(minute, step) = act('odalys', minute, 'class.move', @sitting, step: step)
+    def show(minute, board, page) = act('odalys', minute, 'class.show', @sitting, board: board, page: page)
+    def raise_hand(person, minute) = act(person, minute, 'class.raise_hand', @sitting)
+    def take_hand(person, minute) = act('odalys', minute, 'class.lower_hand', @sitting, person: person)
+
+    def allow(minute, right, allow, person: nil)
+      act('odalys', minute, 'class.rule', @sitting, right: right, allow: allow, **{ person: person }.compact)
+    end
+
+    def put(person, minute, board, *marks) = act(person, minute, 'board.put', "board/#{board}", marks: marks)
+    def undo(person, minute, board) = act(person, minute, 'board.undo', "board/#{board}")
+
+    def post(person, minute, text)
+      act(person, minute, 'exchange.post', @exchange, id: "#{@id}-#{@acts.length}", text: text)
+    end
+
+    # Marks one after the other, with the pauses of someone who talks while drawing.
+    def draw(person, minute, board, marks, every: 0.5)
+      marks.each_with_index { |mark, index| put(person, minute + index * every, board, mark) }
+    end
+
+    # The pointer goes round a place for some seconds.
+    def point(person, minute, board, x, y, seconds: 4, radius: 40)
+      seconds.times do |second|
+        path = 10.times.flat_map do |i|
+          angle = (second + i / 10.0) * 2.4
+          [1000 - i * 100, (x + radius * Math.cos(angle)).round, (y + radius * Math.sin(angle)).round]
+        end
+        act(person, minute + second / 60.0, 'board.point', "board/#{board}", page: 'p1', path: path)
+      end
+    end
+
+    # Ends the class and carries everything out in order of time.
+    def finish(minute, people)
+      people.each_with_index { |person, index| act(person, minute - 0.4 + index * 0.02, 'class.leave', @sitting) }
+      act('odalys', minute, 'class.end', @sitting)
+      @acts.sort.each do |at, _, person, wire_name, stream, input|
+        @hands.do(person, wire_name, stream, at: at, sitting: @sitting, **input)
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Demo
+  # Evenings 4 and 5, in preparation, and the course in which Odalys is a student.
+  class StillToCome
+    PASSAGE = [
+      { id: 'harbours', title: 'Harbour names', minutes: 8, shortest: 5, notes: '', board: 'passage-plan' },
+      { id: 'pilot', title: 'Reading the pilot book', minutes: 16, shortest: 12, notes: '', board: nil },
+      { id: 'worked', title: 'Worked passage', minutes: 22, shortest: 18, notes: 'Leave leg 3 empty. Let Gethin do the sum.',
+        board: 'passage-plan' },
+      { id: 'groups', title: 'Plan in groups', minutes: 25, shortest: 20, notes: '', board: 'passage-plan' },
+      { id: 'compared', title: 'Two plans compared', minutes: 15, shortest: 10, notes: '', board: 'passage-plan' },
+      { id: 'take', title: 'What to take along', minutes: 8, shortest: 5, notes: '', board: nil }
+    ].freeze
+
+    def initialize(archive, today:)
+      @archive = archive
+      @today = today
+    end
+
+    # @param today [Integer] ms; when the class of today begins
+    def build
+      passage
+      @archive.lessons.create(id: 'night', course_id: School::NAVIGATION, number: 5, title: 'Night approaches and lights', minutes: 90,
+                              starts_at: days(14), steps: [])
+      @archive.lessons.create(id: 'fronts', course_id: School::WEATHER, number: 6, title: 'Fronts on a small-boat horizon', minutes: 45,
+                              starts_at: days(0) + 8100, steps: [])
+    end
+
+    private
+
+    def days(count) = Time.at(@today / 1000) + count * 86_400
+
+    def passage
+      @archive.lessons.create(id: 'passage', course_id: School::NAVIGATION, number: 4, title: 'A passage plan to Little Anson', minutes: 90,
+                              starts_at: days(7), steps: PASSAGE)
+      @archive.db[:lessons].where(id: 'passage').update(record_from: nil)
+      @archive.lessons.add_board('passage', id: 'passage-plan', name: 'Wick Quay to Little Anson')
+      Hands.new(@archive).prepare('odalys', 'passage-plan', plan, at: @today - 3_600_000)
+    end
+
+    def plan
+      drawing = Drawing.new(prefix: 'plan')
+      [drawing.text(60, 50, 'Wick Quay to Little Anson', size: 46),
+       drawing.line([180, 560], [560, 420], ink: 'lake', width: 5), drawing.line([560, 420], [960, 660], ink: 'lake', width: 5),
+       drawing.line([960, 660], [1400, 500], ink: 'lake', width: 5), drawing.text(110, 600, 'Wick Quay'), drawing.text(470, 350, 'Pell Light, leave to port'),
+       drawing.text(820, 710, 'Marram Bar: 2.1 m at LW'), drawing.text(1350, 430, 'Little Anson')]
+    end
+  end
+end

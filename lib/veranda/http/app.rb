@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require 'rack'
+require 'rack/protection'
+require 'rack/session'
+
+module Veranda
+  module Http
+    # The whole web server as one Rack application.
+    module App
+      # Requests that change something must come from our own pages and carry the token of
+      # the session (`X-CSRF-Token`).
+      GUARDS = [Rack::Protection::HttpOrigin, Rack::Protection::AuthenticityToken].freeze
+
+      FORGED = JSON.generate(code: :stale_page, says: 'This page has been open for too long. Reload it and try again.')
+
+      module_function
+
+      # @param archive [Store::Archive]
+      # @param hub [Live::Hub]
+      # @param secret [String] at least 64 bytes
+      # @param root [String] folder of the built front end
+      # @param secure [Boolean] whether cookies are for https alone
+      # @return [#call]
+      def build(archive:, hub:, secret:, root:, secure: false)
+        pages = Pages.new(root)
+        api = resources(archive, hub)
+        accounts = Accounts.over(archive.db, secret)
+        Rack::Builder.new do
+          use Throttle
+          use Rack::Session::Cookie, key: 'veranda', secrets: secret, same_site: :lax, httponly: true, secure: secure,
+                                     expire_after: 14 * 86_400
+          map('/live') { run LiveSocket.new(archive, hub) }
+          GUARDS.each { |guard| use guard, reaction: :deny, message: FORGED }
+          use accounts
+          run App.router(api, pages)
+        end.to_app
+      end
+
+      def resources(archive, hub)
+        [Sessions, Desk, Doors, Lessons, Boards, Recordings].map { |resource| resource.new(archive: archive, hub: hub) }
+      end
+
+      # Each resource answers for its own addresses; the first that knows one wins.
+      def router(api, pages)
+        cascade = Rack::Cascade.new(api, [404])
+        lambda do |env|
+          env['PATH_INFO'].start_with?('/api/') ? secured(cascade.call(env)) : pages.call(env)
+        end
+      end
+
+      def secured((status, headers, body))
+        [status, { 'cache-control' => 'no-store', 'x-content-type-options' => 'nosniff' }.merge(headers), body]
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require 'async/websocket/adapters/rack'
+
+module Veranda
+  module Http
+    # Where a browser's WebSocket comes in. Only pages from this very address may open one, and
+    # only for someone who is signed in or was let in by a link.
+    class LiveSocket
+      # @param archive [Store::Archive]
+      # @param hub [Live::Hub]
+      def initialize(archive, hub)
+        @archive = archive
+        @hub = hub
+      end
+
+      def call(env)
+        return refuse(403, 'This address is for pages of Veranda itself.') unless own_origin?(env)
+
+        person = Visitor.new(env['rack.session'], @archive).person
+        return refuse(401, 'Please sign in first.') unless person
+
+        converse(env, person[:id]) || refuse(426, 'This address speaks WebSocket only.')
+      end
+
+      private
+
+      def own_origin?(env)
+        origin = env['HTTP_ORIGIN'] or return false
+        URI.parse(origin).then { |uri| [uri.host, uri.port].compact.join(':') == host_and_port(env) }
+      rescue URI::InvalidURIError
+        false
+      end
+
+      def host_and_port(env)
+        host, port = env['HTTP_HOST'].to_s.split(':')
+        "#{host}:#{port || (env['rack.url_scheme'] == 'https' ? 443 : 80)}"
+      end
+
+      def converse(env, person_id)
+        @hub.start
+        # No compression: frames are made once for everyone.
+        Async::WebSocket::Adapters::Rack.open(env, handler: Live::WebSocketLine, extensions: nil) do |line|
+          Live::Peer.new(line, person_id, @hub).run(Async::Task.current)
+        end
+      end
+
+      def refuse(status, says)
+        [status, { 'content-type' => 'application/json' }, [JSON.generate(code: :refused, says: says)]]
+      end
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # Recordings: the list, and what the player needs of one.
+    class Recordings < Resource
+      # Longest stretch of entries given at once, in ms.
+      WINDOW = 10 * 60_000
+
+      get '/api/recordings' do
+        roles = archive.people.courses(someone![:id])
+        lessons = archive.lessons.of_courses(roles.keys).to_h { |lesson| [lesson[:id], lesson] }
+        rows = archive.recordings.of_lessons(lessons.keys).filter_map do |row|
+          lesson = lessons[row[:lesson_id]]
+          staff = Core::Person::STAFF.include?(roles[lesson[:course_id]])
+          row_facts(row, lesson, staff) if staff || row[:shared]
+        end
+        json(recordings: rows)
+      end
+
+      get '/api/recordings/:id' do |id|
+        row, recording, lesson, staff = watchable(id)
+        sitting = archive.sittings.state(id)
+        json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
+             at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
+             cuts: row[:cuts].length,
+             boards: sitting.boards.select { |board| board[:audience] == 'everyone' },
+             people: sitting.seats.values.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
+      end
+
+      # The state of everything at a moment of the recording.
+      get '/api/recordings/:id/at' do |id|
+        _, recording = watchable(id)
+        t = params['t'].to_i.clamp(0, recording.clock.length)
+        json(Store::Replay.new(archive.log, id, recording).at(t))
+      end
+
+      # What happens between two moments, in order.
+      get '/api/recordings/:id/entries' do |id|
+        _, recording = watchable(id)
+        from = params['from'].to_i.clamp(0, recording.clock.length)
+        to = params['to'].to_i.clamp(from, [from + WINDOW, recording.clock.length].min)
+        json(from: from, to: to, entries: Store::Replay.new(archive.log, id, recording).between(from, to))
+      end
+
+      patch '/api/recordings/:id' do |id|
+        staff_of_recording!(id)
+        archive.recordings.update(id, shared: Core::Contract.check(SHARING, input)[:shared])
+        json(shared: archive.recordings.fetch(id)[:shared])
+      end
+
+      get('/api/recordings/:id/links') { |id| links(id) }
+
+      post '/api/recordings/:id/links' do |id|
+        staff_of_recording!(id)
+        days = Core::Contract.check(LINK, input)[:days]
+        expires_at = days && (Time.now + days * 86_400)
+        status 201
+        json(archive.links.make('recording', sitting_id: id,
+                                             expires_at: expires_at).merge(expires_at: expires_at && ms(expires_at)))
+      end
+
+      delete '/api/recordings/:id/links/:link' do |id, link|
+        staff_of_recording!(id)
+        archive.links.revoke(link) if archive.links.find(link)&.fetch(:sitting_id) == id
+        links(id)
+      end
+
+      SHARING = Core::Contract.define { required(:shared).value(:bool) }
+      LINK = Core::Contract.define { optional(:days).maybe(:integer, gteq?: 1, lteq?: 365) }
+
+      private
+
+      def row_facts(row, lesson, staff)
+        recording = archive.recordings.recording(row) or return
+        { id: row[:sitting_id], title: lesson[:title], number: lesson[:number], course: archive.course(lesson[:course_id])[:name],
+          at: recording.clock.stretches.first.first, length: recording.clock.length,
+          chapters: recording.chapters.map { |chapter| chapter[:title] }, shared: row[:shared], staff: staff }
+      end
+
+      # @return [Array] the row, the recording, its lesson, and whether the visitor is staff there
+      # @raise [Core::Refusal] the same for what does not exist as for what one may not see
+      def watchable(id)
+        row = archive.recordings.fetch(id)
+        lesson = archive.lessons.fetch(row[:lesson_id])
+        person = visitor.in_lesson(lesson)
+        staff = person&.staff? || false
+        allowed = staff || (person && row[:shared]) || visitor.watches?(id)
+        recording = allowed && archive.recordings.recording(row)
+        raise archive.recordings.no_such_recording unless recording
+
+        [row, recording, lesson, staff]
+      end
+
+      def staff_of_recording!(id) = staff!(archive.lessons.fetch(archive.recordings.fetch(id)[:lesson_id]))
+
+      def links(id)
+        staff_of_recording!(id)
+        rows = archive.links.of_recording(id).map do |link|
+          { id: link[:id], made_at: ms(link[:made_at]), expires_at: link[:expires_at] && ms(link[:expires_at]) }
+        end
+        json(links: rows)
+      end
+    end
+  end
+end
