@@ -29,6 +29,12 @@ module Veranda
           value.length.even? && value.all? { |number| coordinate?(number) }
         end
 
+        # @param value [Numeric] px; thinner cannot be seen, wider hides what is beneath
+        def self.pen_width?(value) = coordinate?(value) && value.between?(1, 60)
+
+        # @param value [Numeric] px; smaller cannot be read on a laptop
+        def self.type_size?(value) = coordinate?(value) && value.between?(14, 200)
+
         # @param value [Numeric] a width or height
         def self.extent?(value)
           coordinate?(value) && value >= 0

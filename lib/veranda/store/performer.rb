@@ -80,7 +80,10 @@ module Veranda
         done = @log.known(orders.select(&:again).map { |order| [order.stream, order.id] })
         orders.map do |order|
           seq = done[[order.stream, order.id]]
-          seq ? Outcome.new(order: order, seq: seq) : decide(order, at)
+          outcome = seq ? Outcome.new(order: order, seq: seq) : decide(order, at)
+          # The same id twice in one batch counts once.
+          done[[order.stream, order.id]] = outcome.seq if outcome.entry
+          outcome
         end
       end
 

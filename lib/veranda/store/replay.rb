@@ -15,13 +15,13 @@ module Veranda
       end
 
       # @param t [Integer] ms into the recording
-      # @return [Hash] `{ t:, streams: { name => view } }`
+      # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
       def at(t)
         wall = @recording.clock.wall(t)
         views = @recording.streams.to_h { |name| [name, @log.state(name, upto: wall).first.view] }
         taken_back = deleted
         views[@exchange][:posts].reject! { |post| taken_back.include?(post[:id]) } if views[@exchange]
-        { t: t, streams: views }
+        { t: t, wall: wall, streams: views }
       end
 
       # @param from [Integer] ms into the recording

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'dry/schema'
+
 module Veranda
   module Core
     module Boards
@@ -19,9 +21,9 @@ module Veranda
           dsl.optional(:h).value(Types::Number, :extent?)
           dsl.optional(:points).value(:array, :points?, min_size?: 2, max_size?: MAX_NUMBERS)
           dsl.optional(:ink).value(:string, included_in?: Inks::NAMES)
-          dsl.optional(:width).value(Types::Number, gteq?: 1, lteq?: 60)
+          dsl.optional(:width).value(Types::Number, :pen_width?)
           dsl.optional(:text).value(:string, max_size?: MAX_TEXT)
-          dsl.optional(:size).value(Types::Number, gteq?: 14, lteq?: 200)
+          dsl.optional(:size).value(Types::Number, :type_size?)
           dsl.optional(:fill).value(:bool)
           dsl.optional(:locked).value(:bool)
           dsl.optional(:page).value(Types::ID)

@@ -1,0 +1,452 @@
+// Generated from the contracts of the core by `npm run contracts`. Do not edit.
+
+export interface Commands {
+  'board.put': {
+    marks: {
+      x: number;
+      y: number;
+      w?: number;
+      h?: number;
+      points?: number[];
+      ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+      width?: number;
+      text?: string;
+      size?: number;
+      fill?: boolean;
+      locked?: boolean;
+      page: string;
+      id: string;
+      kind: 'stroke' | 'highlight' | 'line' | 'arrow' | 'rectangle' | 'ellipse' | 'text' | 'note';
+      took?: number;
+    }[];
+  };
+  'board.change': {
+    changes: {
+      id: string;
+      set: {
+        x?: number;
+        y?: number;
+        w?: number;
+        h?: number;
+        points?: number[];
+        ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+        width?: number;
+        text?: string;
+        size?: number;
+        fill?: boolean;
+        locked?: boolean;
+        page?: string;
+      };
+    }[];
+  };
+  'board.remove': {
+    ids: string[];
+  };
+  'board.clear': {
+    page: string;
+  };
+  'board.undo': {};
+  'board.redo': {};
+  'board.add_page': {
+    page: string;
+    after: string;
+  };
+  'board.point': {
+    page: string;
+    path: number[];
+  };
+  'class.open': {};
+  'class.end': {};
+  'class.move': {
+    step: string;
+  };
+  'class.extend': {
+    minutes: number;
+  };
+  'class.show': {
+    board: string;
+    page: string;
+  };
+  'class.raise_hand': {};
+  'class.lower_hand': {
+    person?: string;
+  };
+  'class.rule': {
+    right: 'draw' | 'post';
+    allow: boolean;
+    person?: string;
+  };
+  'class.record': {
+    on: boolean;
+  };
+  'exchange.post': {
+    id: string;
+    text: string;
+  };
+  'exchange.delete': {
+    id: string;
+  };
+}
+
+export const VERSION = 1;
+export const INKS: Record<string, string> = {
+  slate: '#23313A',
+  brick: '#A8412A',
+  moss: '#3F6B2A',
+  lake: '#2C5F8A',
+  plum: '#7A3B69',
+  umber: '#7A5217',
+};
+export const WASHES: Record<string, string> = {
+  slate: '#DCE1E3',
+  brick: '#F3DDD6',
+  moss: '#DFEAD7',
+  lake: '#DCE8F2',
+  plum: '#EEDCE9',
+  umber: '#FBEFD5',
+};
+export const PAPER = '#FBF7EE';
+export const PAGE_WIDTH = 1600;
+export const PAGE_HEIGHT = 1000;
+export const FIRST_PAGE = 'p1';
+export const MAX_NUMBERS = 6000;
+export const MAX_TEXT = 4000;
+export const LEADING = 1.3;
+export const NOTE_INSET = 18;
+export const ARROW_SPREAD = 0.45;
+export const POST_LIMIT = 2000;
+export const NAME_LIMIT = 60;
+export const WIDTHS: Record<string, number> = {
+  '0': 648,
+  '1': 407,
+  '2': 548,
+  '3': 576,
+  '4': 614,
+  '5': 588,
+  '6': 598,
+  '7': 510,
+  '8': 615,
+  '9': 595,
+  '­': 0,
+  "'": 160,
+  ',': 210,
+  '.': 210,
+  ':': 210,
+  ';': 210,
+  '′': 227,
+  '‘': 236,
+  '’': 236,
+  '|': 237,
+  '¦': 237,
+  '·': 240,
+  '`': 243,
+  '´': 243,
+  j: 245,
+  i: 252,
+  ì: 252,
+  í: 252,
+  î: 252,
+  ī: 252,
+  į: 252,
+  '¹': 256,
+  l: 262,
+  ĺ: 262,
+  ļ: 262,
+  '¸': 265,
+  ï: 266,
+  ĩ: 278,
+  ĭ: 278,
+  ı: 278,
+  ĵ: 278,
+  ' ': 280,
+  '!': 286,
+  '¡': 286,
+  Ĩ: 295,
+  Ĭ: 295,
+  Ĵ: 295,
+  ł: 296,
+  '(': 299,
+  ')': 299,
+  '"': 301,
+  f: 314,
+  '[': 317,
+  ľ: 317,
+  t: 326,
+  ţ: 326,
+  ť: 326,
+  ŀ: 342,
+  ']': 344,
+  '{': 344,
+  '}': 344,
+  r: 349,
+  ŕ: 349,
+  ř: 349,
+  '°': 352,
+  ſ: 352,
+  '¯': 356,
+  '-': 362,
+  '¨': 368,
+  ª: 371,
+  _: 372,
+  '″': 374,
+  º: 380,
+  '²': 382,
+  '³': 383,
+  '/': 387,
+  '\\': 387,
+  I: 392,
+  Ì: 392,
+  Í: 392,
+  Î: 392,
+  Ï: 392,
+  Ī: 392,
+  Į: 392,
+  İ: 392,
+  ŧ: 392,
+  '“': 399,
+  '”': 399,
+  ŗ: 411,
+  '•': 438,
+  y: 449,
+  ý: 449,
+  ÿ: 449,
+  ŷ: 449,
+  '¿': 450,
+  z: 460,
+  ź: 460,
+  ż: 460,
+  ž: 460,
+  v: 461,
+  s: 471,
+  ś: 471,
+  ş: 471,
+  š: 471,
+  '?': 480,
+  x: 481,
+  '*': 485,
+  c: 485,
+  '¢': 485,
+  ç: 485,
+  ć: 485,
+  ċ: 485,
+  č: 485,
+  k: 492,
+  ķ: 492,
+  ĳ: 497,
+  '–': 504,
+  '¶': 509,
+  J: 512,
+  ŝ: 521,
+  a: 525,
+  à: 525,
+  á: 525,
+  â: 525,
+  ã: 525,
+  ä: 525,
+  å: 525,
+  ā: 525,
+  ă: 525,
+  ą: 525,
+  '§': 528,
+  '×': 532,
+  e: 538,
+  è: 538,
+  é: 538,
+  ê: 538,
+  ë: 538,
+  ē: 538,
+  ė: 538,
+  ę: 538,
+  ě: 538,
+  u: 540,
+  ù: 540,
+  ú: 540,
+  û: 540,
+  ü: 540,
+  ū: 540,
+  ů: 540,
+  ű: 540,
+  ų: 540,
+  L: 541,
+  Ĺ: 541,
+  Ļ: 541,
+  Ľ: 541,
+  o: 548,
+  ò: 548,
+  ó: 548,
+  ô: 548,
+  õ: 548,
+  ö: 548,
+  ø: 548,
+  ő: 548,
+  h: 550,
+  n: 550,
+  ñ: 550,
+  ĉ: 550,
+  ħ: 550,
+  ń: 550,
+  ņ: 550,
+  ň: 550,
+  F: 552,
+  '^': 552,
+  '<': 553,
+  '>': 553,
+  '~': 555,
+  Ŀ: 557,
+  T: 558,
+  g: 558,
+  ğ: 558,
+  ġ: 558,
+  ģ: 558,
+  Ţ: 558,
+  Ť: 558,
+  '«': 562,
+  '»': 562,
+  d: 564,
+  đ: 564,
+  ð: 565,
+  b: 566,
+  p: 566,
+  þ: 566,
+  E: 569,
+  È: 569,
+  É: 569,
+  Ê: 569,
+  Ë: 569,
+  Ē: 569,
+  Ė: 569,
+  Ę: 569,
+  Ě: 569,
+  Ł: 571,
+  q: 574,
+  Y: 575,
+  '¥': 575,
+  Ý: 575,
+  Ŷ: 575,
+  Ÿ: 575,
+  '±': 579,
+  ĸ: 579,
+  '¤': 580,
+  ß: 582,
+  $: 592,
+  P: 592,
+  S: 592,
+  Þ: 592,
+  Ś: 592,
+  Ş: 592,
+  Š: 592,
+  V: 593,
+  '¬': 602,
+  '+': 606,
+  '÷': 606,
+  '−': 606,
+  Z: 607,
+  Ź: 607,
+  Ż: 607,
+  Ž: 607,
+  '£': 610,
+  Ŧ: 611,
+  ō: 612,
+  ŏ: 612,
+  B: 613,
+  R: 614,
+  Ŕ: 614,
+  Ř: 614,
+  ĕ: 615,
+  X: 623,
+  A: 626,
+  À: 626,
+  Á: 626,
+  Â: 626,
+  Ã: 626,
+  Ä: 626,
+  Å: 626,
+  Ā: 626,
+  Ă: 626,
+  Ą: 626,
+  '=': 628,
+  K: 631,
+  Ķ: 631,
+  Ĕ: 632,
+  ď: 634,
+  ĥ: 634,
+  ŋ: 634,
+  ũ: 634,
+  ŭ: 634,
+  ĝ: 635,
+  Ŝ: 635,
+  µ: 636,
+  C: 645,
+  Ç: 645,
+  Ć: 645,
+  Ċ: 645,
+  Č: 645,
+  '#': 651,
+  '€': 664,
+  D: 669,
+  Ď: 669,
+  '…': 670,
+  w: 684,
+  ŵ: 684,
+  Ð: 689,
+  Đ: 689,
+  U: 690,
+  Ù: 690,
+  Ú: 690,
+  Û: 690,
+  Ü: 690,
+  Ū: 690,
+  Ů: 690,
+  Ű: 690,
+  Ų: 690,
+  N: 693,
+  Ñ: 693,
+  Ń: 693,
+  Ņ: 693,
+  Ň: 693,
+  G: 694,
+  H: 694,
+  Ğ: 694,
+  Ġ: 694,
+  Ģ: 694,
+  Ħ: 694,
+  Ŗ: 695,
+  Ĉ: 698,
+  O: 714,
+  Ò: 714,
+  Ó: 714,
+  Ô: 714,
+  Õ: 714,
+  Ö: 714,
+  Ø: 714,
+  Ő: 714,
+  Q: 724,
+  '&': 731,
+  Ũ: 732,
+  Ŭ: 732,
+  Ŋ: 748,
+  Ĥ: 752,
+  Ĝ: 775,
+  '@': 778,
+  Ō: 787,
+  Ŏ: 787,
+  '©': 798,
+  '®': 798,
+  ŉ: 813,
+  '¼': 816,
+  '½': 820,
+  M: 824,
+  '—': 824,
+  m: 845,
+  W: 856,
+  Ŵ: 856,
+  æ: 866,
+  '¾': 867,
+  '™': 874,
+  Æ: 891,
+  Ĳ: 904,
+  '%': 919,
+  œ: 924,
+  Œ: 1006,
+};
+export const OTHERWISE = 640;

@@ -1,0 +1,50 @@
+/** What the server answers when it will not do something. */
+export class Refused extends Error {
+  constructor(
+    readonly code: string,
+    says: string,
+    readonly status: number,
+  ) {
+    super(says);
+  }
+}
+
+let csrf = '';
+
+/** Keeps the token that requests which change something must carry. */
+export function keepToken(token: string) {
+  csrf = token;
+}
+
+/**
+ * Asks the server for something.
+ * @throws {Refused} with a sentence that can be shown as it is
+ */
+export async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+  if (method !== 'GET' && !csrf) keepToken((await ask<{ csrf: string }>('GET', '/api/session')).csrf);
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers: { 'Content-Type': 'application/json', 'X-CSRF-Token': csrf, Accept: 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new Refused('offline', 'The server cannot be reached just now. What you wrote is still here.', 0);
+  }
+  const facts = (await response.json().catch(() => ({}))) as { code?: string; says?: string; error?: string };
+  if (!response.ok) {
+    if (facts.code === 'stale_page') csrf = '';
+    throw new Refused(
+      facts.code ?? 'fault',
+      facts.says ?? facts.error ?? 'Something went wrong. Try again in a moment.',
+      response.status,
+    );
+  }
+  return facts as T;
+}
+
+export const get = <T>(path: string) => ask<T>('GET', path);
+export const post = <T>(path: string, body: unknown = {}) => ask<T>('POST', path, body);
+export const patch = <T>(path: string, body: unknown) => ask<T>('PATCH', path, body);
+export const remove = <T>(path: string) => ask<T>('DELETE', path);

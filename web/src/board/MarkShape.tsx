@@ -1,0 +1,68 @@
+import { memo } from 'react';
+import { INKS, NOTE_INSET, LEADING, WASHES } from '../api/contracts';
+import type { Mark } from '../live/board';
+import { arrowHead, beginning, strokePath } from './paths';
+import { layOutMark } from './textLayout';
+
+interface Props {
+  mark: Omit<Mark, 'by' | 'at' | 'z'>;
+  /** How much of a stroke is there yet, 0..1; all of it unless said. */
+  share?: number;
+}
+
+/** One mark as SVG, the same as the core's `SvgWriter` writes. Drawn at the origin. */
+export const MarkShape = memo(function MarkShape({ mark, share = 1 }: Props) {
+  const pen = {
+    stroke: INKS[mark.ink],
+    strokeWidth: mark.width,
+    strokeLinecap: 'round',
+    strokeLinejoin: 'round',
+    fill: mark.fill ? WASHES[mark.ink] : 'none',
+  } as const;
+  const points = share < 1 ? beginning(mark.points ?? [], share) : (mark.points ?? []);
+
+  switch (mark.kind) {
+    case 'stroke':
+    case 'line':
+      return <path {...pen} d={strokePath(points)} />;
+    case 'highlight':
+      return <path {...pen} d={strokePath(points)} stroke={WASHES[mark.ink]} style={{ mixBlendMode: 'multiply' }} />;
+    case 'arrow':
+      return <path {...pen} d={strokePath(points) + arrowHead(points, mark.width ?? 4)} />;
+    case 'rectangle':
+      return <rect {...pen} width={mark.w} height={mark.h} rx={4} />;
+    case 'ellipse': {
+      const [rx, ry] = [(mark.w ?? 0) / 2, (mark.h ?? 0) / 2];
+      return <ellipse {...pen} cx={rx} cy={ry} rx={rx} ry={ry} />;
+    }
+    default:
+      return <Written mark={mark} />;
+  }
+});
+
+function Written({ mark }: Props) {
+  const { lines, height } = layOutMark(mark);
+  const note = mark.kind === 'note';
+  const inset = note ? NOTE_INSET : 0;
+  const size = mark.size ?? 28;
+  return (
+    <>
+      {note && (
+        <rect
+          width={mark.w}
+          height={Math.max(mark.h ?? 0, height)}
+          rx={4}
+          fill={WASHES[mark.ink]}
+          stroke={INKS[mark.ink]}
+        />
+      )}
+      <text fill={note ? INKS.slate : INKS[mark.ink]} fontSize={size} style={{ whiteSpace: 'pre' }}>
+        {lines.map((line, i) => (
+          <tspan key={i} x={inset} y={inset + size * (1 + i * LEADING)}>
+            {line}
+          </tspan>
+        ))}
+      </text>
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import { useState } from 'react';
+import { INKS, LEADING, MAX_TEXT, NOTE_INSET, WASHES } from '../api/contracts';
+import type { NewMark } from '../live/board';
+import { layOut } from './textLayout';
+import type { View } from './useView';
+
+interface Props {
+  /** The text or note as it is so far. */
+  mark: NewMark;
+  view: View;
+  onDone: (text: string) => void;
+}
+
+/** Writes in place: looks as the mark will. Esc or a click elsewhere is done; nothing typed is lost. */
+export function TextEditor({ mark, view, onDone }: Props) {
+  const [text, setText] = useState(mark.text ?? '');
+  const note = mark.kind === 'note';
+  const size = mark.size ?? 28;
+  const { height } = layOut(text + ' ', size, mark.w ?? 300, note ? NOTE_INSET : 0);
+  return (
+    <Box
+      component="textarea"
+      autoFocus
+      aria-label={note ? 'Text of the note' : 'Text'}
+      maxLength={MAX_TEXT}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => onDone(text)}
+      onPointerDown={(event) => event.stopPropagation()}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape' || (event.key === 'Enter' && (event.ctrlKey || event.metaKey)))
+          event.currentTarget.blur();
+      }}
+      sx={{
+        position: 'absolute',
+        left: (mark.x - view.x) * view.scale,
+        top: (mark.y - view.y) * view.scale,
+        width: (mark.w ?? 300) * view.scale + 2,
+        height: Math.max(height, mark.h ?? 0) * view.scale + 2,
+        p: `${note ? NOTE_INSET * view.scale : 0}px`,
+        font: 'inherit',
+        fontSize: size * view.scale,
+        lineHeight: LEADING,
+        color: note ? INKS.slate : INKS[mark.ink],
+        bgcolor: note ? WASHES[mark.ink] : 'transparent',
+        border: '1px dashed',
+        borderColor: 'primary.main',
+        borderRadius: 0.5,
+        resize: 'none',
+        overflow: 'hidden',
+        outline: 'none',
+      }}
+    />
+  );
+}

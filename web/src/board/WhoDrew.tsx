@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import type { Mark } from '../live/board';
+import { clockTime } from '../parts/times';
+import { boxOf } from './boxes';
+import type { View } from './useView';
+
+interface Props {
+  mark: Mark;
+  author: string;
+  view: View;
+  width: number;
+}
+
+/** Whose mark this is, and when it was put. */
+export function WhoDrew({ mark, author, view, width }: Props) {
+  const box = boxOf(mark);
+  return (
+    <Box
+      role="status"
+      data-testid="who-drew"
+      sx={{
+        position: 'absolute',
+        pointerEvents: 'none',
+        left: Math.min(Math.max((box.x - view.x) * view.scale, 8), width - 200),
+        top: (box.y + box.h - view.y) * view.scale + 10,
+        px: 1,
+        py: 0.5,
+        fontSize: 13,
+        color: '#FBF7EE',
+        bgcolor: '#23313A',
+        borderRadius: 0.75,
+        whiteSpace: 'nowrap',
+      }}
+    >
+      {author} · {clockTime(mark.at, true)}
+    </Box>
+  );
+}

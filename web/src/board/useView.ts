@@ -1,0 +1,58 @@
+import { useCallback, useLayoutEffect, useState, type RefObject } from 'react';
+import { PAGE_HEIGHT, PAGE_WIDTH } from '../api/contracts';
+
+/** What part of the page a surface shows: scale in screen px per page px, and the page point at its corner. */
+export interface View {
+  scale: number;
+  x: number;
+  y: number;
+}
+
+const LEAST = 0.15;
+const MOST = 6;
+
+/** Zoom and pan of a surface. Without an own choice the whole page is fitted into it. */
+export function useView(element: RefObject<HTMLElement | null>) {
+  const [size, setSize] = useState({ width: 800, height: 500 });
+  const [chosen, setChosen] = useState<View | null>(null);
+
+  useLayoutEffect(() => {
+    const node = element.current;
+    if (!node) return;
+    const observer = new ResizeObserver(() => setSize({ width: node.clientWidth, height: node.clientHeight }));
+    observer.observe(node);
+    setSize({ width: node.clientWidth, height: node.clientHeight });
+    return () => observer.disconnect();
+  }, [element]);
+
+  const scale = Math.min(size.width / PAGE_WIDTH, size.height / PAGE_HEIGHT) || 0.5;
+  const fitted = {
+    scale,
+    x: (PAGE_WIDTH - size.width / scale) / 2,
+    y: Math.min((PAGE_HEIGHT - size.height / scale) / 2, 0),
+  };
+  const view = chosen ?? fitted;
+
+  const zoom = useCallback(
+    (factor: number, atX = size.width / 2, atY = size.height / 2) =>
+      setChosen((present) => {
+        const old = present ?? fitted;
+        const next = Math.min(Math.max(old.scale * factor, LEAST), MOST);
+        return { scale: next, x: old.x + atX / old.scale - atX / next, y: old.y + atY / old.scale - atY / next };
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `fitted` follows from size
+    [size],
+  );
+  const pan = useCallback(
+    (dx: number, dy: number) =>
+      setChosen((present) => {
+        const old = present ?? fitted;
+        return { ...old, x: old.x + dx / old.scale, y: old.y + dy / old.scale };
+      }),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `fitted` follows from size
+    [size],
+  );
+  const fit = useCallback(() => setChosen(null), []);
+
+  return { view, size, zoom, pan, fit, fits: chosen === null };
+}

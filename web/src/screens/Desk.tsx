@@ -1,0 +1,405 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { get } from '../api/http';
+import type { DeskFacts, DeskLesson } from '../api/resources';
+import { Shell } from '../parts/Shell';
+import { Waiting } from '../parts/Waiting';
+import { clockTime, count, day, duration, sameDay, until } from '../parts/times';
+import { useNow } from '../parts/useNow';
+import { Rehearse } from './lesson/Rehearse';
+
+const DAY = 86_400_000;
+
+/** The first page: today as a clock, the week as counts, and what waits. */
+export default function Desk() {
+  const desk = useQuery({ queryKey: ['desk'], queryFn: () => get<DeskFacts>('/api/desk'), refetchInterval: 20_000 });
+  const now = useNow(10_000);
+  if (!desk.data) return <Waiting says={desk.error?.message ?? 'Laying out the desk'} />;
+  const { lessons, waiting } = desk.data;
+  const today = lessons.filter((lesson) => sameDay(lesson.starts_at, now));
+  const next = today.find(
+    (lesson) => lesson.starts_at + lesson.minutes * 60_000 > now && lesson.class?.status !== 'ended',
+  );
+  const coming = lessons.filter((lesson) => lesson.starts_at > now && !sameDay(lesson.starts_at, now));
+  const held = lessons.filter((lesson) => lesson.class?.recorded && (lesson.to_mend || lesson.class.shared)).at(-1);
+
+  return (
+    <Shell>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+        <Box component="main" sx={{ flex: 1, minWidth: 0, overflowY: 'auto', p: 3, pt: 2.5 }}>
+          <Box component="h1" sx={{ m: 0, typography: 'h1' }}>
+            {day(now)}
+          </Box>
+          <Box sx={{ color: 'text.secondary', mb: 1.5 }}>{summary(today, next, now)}</Box>
+          <Clock lessons={today} next={next} now={now} />
+          <Title>This week</Title>
+          <Week lessons={lessons} now={now} />
+          {coming.length > 0 && <Title>Next to prepare</Title>}
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
+            {coming.slice(0, 3).map((lesson) => (
+              <Coming key={lesson.id} lesson={lesson} />
+            ))}
+          </Box>
+        </Box>
+        <Box
+          component="aside"
+          aria-label="Waiting for you"
+          sx={{
+            width: 330,
+            flex: 'none',
+            bgcolor: 'background.paper',
+            borderLeft: 1,
+            borderColor: 'divider',
+            overflowY: 'auto',
+            p: 2.75,
+            pt: 2.5,
+          }}
+        >
+          <Box component="h2" sx={{ m: 0, typography: 'h2', mb: 1 }}>
+            Waiting for you
+          </Box>
+          {waiting.recordings.length + waiting.lessons.length === 0 && (
+            <Box sx={{ color: 'text.secondary' }}>Nothing just now.</Box>
+          )}
+          {waiting.lessons.map(({ id, title, count: things }) => (
+            <Waits
+              key={id}
+              number={things}
+              what={`${things === 1 ? 'thing' : 'things'} to mend`}
+              where={title}
+              to={`/lessons/${id}`}
+            />
+          ))}
+          {waiting.recordings.map(({ id, title }) => (
+            <Waits key={id} number={1} what="recording to share" where={title} to={`/recordings/${id}`} />
+          ))}
+          {held && <LastClass lesson={held} />}
+        </Box>
+      </Box>
+    </Shell>
+  );
+}
+
+function summary(today: DeskLesson[], next: DeskLesson | undefined, now: number): string {
+  if (today.length === 0) return 'No class today.';
+  const held = count(today.length, 'class', 'classes');
+  if (!next) return `${held} today, all held.`;
+  if (next.class?.status === 'open') return `${held} today. One is under way.`;
+  return `${held} today. The next begins ${until(next.starts_at - now)}.`;
+}
+
+function Title({ children }: { children: string }) {
+  return (
+    <Box component="h2" sx={{ typography: 'h2', mt: 3, mb: 1 }}>
+      {children}
+    </Box>
+  );
+}
+
+/** Today from top to bottom, with now among it. */
+function Clock({ lessons, next, now }: { lessons: DeskLesson[]; next: DeskLesson | undefined; now: number }) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '50px 1fr', columnGap: 3, rowGap: 1.75 }}>
+      {lessons.map((lesson) => (
+        <Box key={lesson.id} sx={{ display: 'contents' }}>
+          <Box
+            sx={{
+              textAlign: 'right',
+              fontSize: 14,
+              color: 'text.secondary',
+              pt: 1.5,
+              position: 'relative',
+              '&::after': {
+                content: '""',
+                position: 'absolute',
+                right: -13,
+                top: 0,
+                bottom: -14,
+                width: 2,
+                bgcolor: 'divider',
+              },
+            }}
+          >
+            {clockTime(lesson.starts_at)}
+            {lesson === next && (
+              <Box sx={{ color: 'error.main', fontWeight: 700, lineHeight: 1.3, mt: 1 }}>
+                now
+                <br />
+                {clockTime(now)}
+              </Box>
+            )}
+          </Box>
+          <Card lesson={lesson} first={lesson === next} />
+        </Box>
+      ))}
+      {lessons.length === 0 && <Box sx={{ gridColumn: 2, color: 'text.secondary' }}>A free day.</Box>}
+    </Box>
+  );
+}
+
+function Card({ lesson, first }: { lesson: DeskLesson; first: boolean }) {
+  const staff = lesson.to_mend !== undefined;
+  const ends = lesson.starts_at + lesson.minutes * 60_000;
+  return (
+    <Box
+      component="article"
+      sx={{
+        display: 'flex',
+        gap: 2,
+        p: 2,
+        pt: 1.75,
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: first ? 'primary.main' : 'divider',
+        borderRadius: 1.25,
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
+          {clockTime(lesson.starts_at)}–{clockTime(ends)} · {lesson.course}
+          {staff ? `, evening ${lesson.number}` : ' · you are a student'}
+        </Box>
+        <Box component="h3" sx={{ m: 0, typography: 'h1', fontSize: first ? 21 : 18 }}>
+          {lesson.title}
+        </Box>
+        {staff && lesson.steps!.length > 0 && <Minutes lesson={lesson} />}
+        {staff ? (
+          <Ready lesson={lesson} />
+        ) : (
+          <Box sx={{ fontSize: 14, color: 'text.secondary', mt: 0.5 }}>taught by {lesson.host}</Box>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, width: 160, flex: 'none' }}>
+        <Go lesson={lesson} first={first} />
+        {staff && (
+          <Button component={Link} to={`/lessons/${lesson.id}`}>
+            Open the lesson
+          </Button>
+        )}
+        {staff && lesson.class?.status !== 'open' && <Rehearse lesson={lesson.id} />}
+      </Box>
+    </Box>
+  );
+}
+
+/** The one button that fits where the class stands. */
+function Go({ lesson, first }: { lesson: DeskLesson; first: boolean }) {
+  const staff = lesson.to_mend !== undefined;
+  const status = lesson.class?.status;
+  if (status === 'ended') {
+    const watchable = lesson.class!.recorded && (staff || lesson.class!.shared);
+    return watchable ? (
+      <Button component={Link} to={`/recordings/${lesson.class!.id}`}>
+        Watch the recording
+      </Button>
+    ) : (
+      <Button disabled>Class has ended</Button>
+    );
+  }
+  const words =
+    status === 'open'
+      ? staff
+        ? 'Back to the class'
+        : 'Join the class'
+      : staff
+        ? 'Go to the doors'
+        : 'Wait at the doors';
+  return (
+    <Button
+      component={Link}
+      to={`/lessons/${lesson.id}/class`}
+      variant={first ? 'contained' : 'outlined'}
+      color={first ? 'primary' : 'inherit'}
+    >
+      {words}
+    </Button>
+  );
+}
+
+function Minutes({ lesson }: { lesson: DeskLesson }) {
+  return (
+    <Box
+      aria-hidden
+      sx={{
+        display: 'flex',
+        height: 14,
+        maxWidth: 430,
+        mt: 1,
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 0.5,
+        overflow: 'hidden',
+      }}
+    >
+      {lesson.steps!.map((step, i) => (
+        <Box
+          key={i}
+          title={step.title}
+          sx={{
+            flex: step.minutes,
+            borderRight: 1,
+            borderColor: 'divider',
+            '&:last-child': { border: 0 },
+            bgcolor: i % 2 ? 'transparent' : 'background.default',
+          }}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function Ready({ lesson }: { lesson: DeskLesson }) {
+  const mend = lesson.to_mend!;
+  const ready = mend.length === 0;
+  if (lesson.class?.status === 'ended') return <Box sx={{ fontSize: 14, mt: 1 }}>Held.</Box>;
+  return (
+    <Box sx={{ fontSize: 14, mt: 1 }}>
+      <Box component="strong" sx={{ color: ready ? 'primary.main' : 'error.main' }}>
+        {ready ? 'Ready.' : `${count(mend.length, 'thing')} to mend.`}
+      </Box>{' '}
+      {ready
+        ? `${count(lesson.steps!.length, 'step')}, ${count(lesson.boards!, 'board')}. Recording starts with ${lesson.record_from}.`
+        : mend[0]!.says}
+    </Box>
+  );
+}
+
+/** Seven days from today, with how many classes each holds. */
+function Week({ lessons, now }: { lessons: DeskLesson[]; now: number }) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(7, 1fr)', gap: 1 }}>
+      {Array.from({ length: 7 }, (_, i) => now + i * DAY).map((at, i) => {
+        const own = lessons.filter((lesson) => sameDay(lesson.starts_at, at));
+        return (
+          <Box
+            key={at}
+            sx={{
+              minHeight: 76,
+              p: 1.25,
+              fontSize: 13,
+              bgcolor: i === 0 ? 'veranda.wash' : 'background.paper',
+              border: 1,
+              borderColor: i === 0 ? 'primary.main' : 'divider',
+              borderRadius: 1,
+            }}
+          >
+            <strong>{day(at, 'short').replace(/ \w+$/, '')}</strong>
+            <Box sx={{ color: own.length > 0 ? 'text.primary' : 'text.secondary' }}>
+              {own.length > 0 ? count(own.length, 'class', 'classes') : 'free'}
+            </Box>
+            {own.some((lesson) => !lesson.to_mend) && (
+              <Box sx={{ color: 'text.secondary' }}>
+                you attend {own.every((lesson) => !lesson.to_mend) ? '' : 'one'}
+              </Box>
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Coming({ lesson }: { lesson: DeskLesson }) {
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.75,
+        p: 1.5,
+        pl: 2,
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 1.25,
+      }}
+    >
+      <Box sx={{ flex: 1 }}>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {day(lesson.starts_at, 'short')}, {clockTime(lesson.starts_at)}
+        </Box>
+        <Box component="h3" sx={{ m: 0, typography: 'h3' }}>
+          {lesson.title}
+        </Box>
+      </Box>
+      {lesson.to_mend && lesson.to_mend.length > 0 && (
+        <Box
+          sx={{
+            px: 1.25,
+            py: 0.5,
+            fontSize: 14,
+            bgcolor: 'veranda.ochreWash',
+            border: 1,
+            borderColor: 'veranda.ochre',
+            borderRadius: 1,
+          }}
+        >
+          {count(lesson.to_mend.length, 'thing')} to mend
+        </Box>
+      )}
+      {lesson.to_mend && (
+        <Button component={Link} to={`/lessons/${lesson.id}`}>
+          Open the lesson
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function Waits({ number, what, where, to }: { number: number; what: string; where: string; to: string }) {
+  return (
+    <Box
+      component={Link}
+      to={to}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '40px 1fr',
+        py: 1.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        color: 'inherit',
+        textDecoration: 'none',
+      }}
+    >
+      <Box sx={{ fontFamily: 'h1.fontFamily', fontSize: 22, fontWeight: 700, lineHeight: 1.1, textAlign: 'center' }}>
+        {number}
+      </Box>
+      <Box>
+        {what}
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{where}</Box>
+      </Box>
+    </Box>
+  );
+}
+
+function LastClass({ lesson }: { lesson: DeskLesson }) {
+  return (
+    <Box sx={{ mt: 3 }}>
+      <Box component="h2" sx={{ m: 0, typography: 'h2', mb: 1.5 }}>
+        Last class
+      </Box>
+      <Box
+        component={Link}
+        to={`/recordings/${lesson.class!.id}`}
+        sx={{
+          display: 'block',
+          p: 1.75,
+          border: 1,
+          borderColor: 'divider',
+          borderRadius: 1.25,
+          color: 'inherit',
+          textDecoration: 'none',
+          bgcolor: 'veranda.paper',
+          '@media (prefers-color-scheme: dark)': { bgcolor: 'background.default' },
+        }}
+      >
+        <strong>{lesson.title}</strong>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {duration(lesson.class!.recorded!)} · {lesson.class!.shared ? 'shared with the course' : 'not shared yet'}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

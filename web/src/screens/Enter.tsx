@@ -1,0 +1,114 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { NAME_LIMIT } from '../api/contracts';
+import { post, Refused } from '../api/http';
+import { Brand } from '../parts/Brand';
+import { Waiting } from '../parts/Waiting';
+import { clockTime, day } from '../parts/times';
+
+interface Look {
+  kind: 'personal' | 'class' | 'recording';
+  name: string | null;
+  lesson: { title: string; course: string; starts_at: number; minutes: number; host: string; known: boolean } | null;
+}
+
+/** Where a link leads: straight in when it says who one is, else to the question what one is called. */
+export default function Enter() {
+  const { token } = useParams();
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const entered = useRef(false);
+  const look = useQuery({
+    queryKey: ['link', token],
+    queryFn: () => post<Look>('/api/links/look', { token }),
+    retry: false,
+    staleTime: Infinity,
+  });
+
+  const enter = async (name?: string) => {
+    try {
+      const { to } = await post<{ to: string }>('/api/links/enter', { token, name });
+      await queries.invalidateQueries({ queryKey: ['session'] });
+      go(to, { replace: true });
+    } catch (error) {
+      setRefusal((error as Refused).message);
+    }
+  };
+
+  const straight = look.data && (look.data.kind !== 'class' || look.data.lesson?.known);
+  useEffect(() => {
+    if (!straight || entered.current) return;
+    entered.current = true;
+    void enter();
+  });
+
+  if (look.isPending || (straight && !refusal)) return <Waiting says="Opening the link" />;
+  const says = refusal ?? look.error?.message ?? null;
+  return (
+    <Box component="main" sx={{ height: '100%', display: 'grid', placeItems: 'center' }}>
+      <Box
+        sx={{
+          width: 440,
+          p: 4,
+          bgcolor: 'background.paper',
+          border: 1,
+          borderColor: 'divider',
+          borderRadius: 1.5,
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 2,
+        }}
+      >
+        <Brand size={36} />
+        {look.data?.lesson ? (
+          <AskName lesson={look.data.lesson} says={says} onEnter={(name) => void enter(name)} />
+        ) : (
+          <Box role="alert">{says}</Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+interface AskProps {
+  lesson: NonNullable<Look['lesson']>;
+  says: string | null;
+  onEnter: (name: string) => void;
+}
+
+function AskName({ lesson, says, onEnter }: AskProps) {
+  const [name, setName] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onEnter(name);
+  };
+  return (
+    <Box component="form" onSubmit={submit} sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+      <Box>
+        <Box component="h1" sx={{ m: 0, typography: 'h1' }}>
+          {lesson.title}
+        </Box>
+        <Box sx={{ color: 'text.secondary', mt: 0.5 }}>
+          {lesson.course} · {day(lesson.starts_at)}, {clockTime(lesson.starts_at)} · with {lesson.host}
+        </Box>
+      </Box>
+      <TextField
+        label="Your name"
+        autoFocus
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={says !== null}
+        helperText={says ?? 'Everyone in the class sees it.'}
+        slotProps={{ htmlInput: { maxLength: NAME_LIMIT * 4, autoComplete: 'name' } }}
+      />
+      <Button type="submit" variant="contained" color="primary">
+        Go to the class
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,28 @@
+import { useState } from 'react';
+import { useLive } from '../../live/hooks';
+import type { You } from '../../live/protocol';
+import type { SittingState } from '../../live/sitting';
+
+/**
+ * Which page one looks at. Staff turn pages for everyone; students may turn them for themselves
+ * and come back, and whatever comes on show takes them along.
+ */
+export function useRoaming(sitting: SittingState, you: You) {
+  const live = useLive();
+  const [own, setOwn] = useState<{ page: string; from: SittingState['shown'] } | null>(null);
+  const { shown } = sitting;
+  const roaming = own !== null && own.from === shown && own.page !== shown?.page;
+
+  const go = (page: string) => {
+    if (!shown) return;
+    if (you.staff) void live.do('class.show', `sitting/${sitting.id}`, { board: shown.board, page });
+    else setOwn({ page, from: shown });
+  };
+
+  return {
+    shown: roaming && shown ? { board: shown.board, page: own.page } : shown,
+    roaming,
+    go,
+    back: () => setOwn(null),
+  };
+}

@@ -1,0 +1,222 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { LessonFacts, Step } from '../../api/resources';
+import { newId } from '../../live/LiveClient';
+import { clockTime } from '../../parts/times';
+
+interface Props {
+  lesson: LessonFacts;
+  selected: string | null;
+  onSelect: (step: string) => void;
+  onSteps: (steps: Step[]) => void;
+}
+
+/** The plan of the lesson: its steps with their clock times, against the length of the class. */
+export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
+  const { steps, sheet } = lesson;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const startsAt = new Map(sheet.rows.map((row) => [row.id, row.starts_at]));
+  const total = steps.reduce((sum, step) => sum + step.minutes, 0);
+  const over = total > lesson.minutes;
+
+  const dropped = ({ active, over: onto }: DragEndEvent) => {
+    if (!onto || active.id === onto.id) return;
+    const place = (id: unknown) => steps.findIndex((step) => step.id === id);
+    onSteps(arrayMove(steps, place(active.id), place(onto.id)));
+  };
+  const add = () => {
+    const step: Step = {
+      id: newId(),
+      title: `Step ${steps.length + 1}`,
+      minutes: 10,
+      shortest: 5,
+      notes: '',
+      board: null,
+    };
+    onSteps([...steps, step]);
+    onSelect(step.id);
+  };
+
+  return (
+    <Box
+      component="section"
+      aria-label="Run sheet"
+      sx={{
+        width: 300,
+        flex: 'none',
+        bgcolor: 'background.paper',
+        borderRight: 1,
+        borderColor: 'divider',
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+      }}
+    >
+      <Box sx={{ p: 1.75, pb: 1.5, borderBottom: 1, borderColor: 'divider' }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
+          <Box component="h2" sx={{ m: 0, typography: 'h1', fontSize: 21, flex: 1 }}>
+            Run sheet
+          </Box>
+          <Box data-testid="total">
+            <strong>{total}</strong> of {lesson.minutes} min
+          </Box>
+        </Box>
+        <Box
+          aria-hidden
+          sx={{ mt: 1, height: 8, borderRadius: 4, overflow: 'hidden', display: 'flex', bgcolor: 'background.default' }}
+        >
+          <Box
+            sx={{
+              flex: `0 0 ${Math.min(total / lesson.minutes, lesson.minutes / Math.max(total, 1)) * 100}%`,
+              bgcolor: 'primary.main',
+            }}
+          />
+          {over && <Box sx={{ flex: 1, bgcolor: 'error.main' }} />}
+        </Box>
+      </Box>
+      <Box component="ol" sx={{ flex: 1, overflowY: 'auto', m: 0, p: 0, listStyle: 'none' }}>
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+          <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+            {steps.map((step) => (
+              <Row
+                key={step.id}
+                step={step}
+                startsAt={startsAt.get(step.id)}
+                selected={step.id === selected}
+                boardName={lesson.boards.find((board) => board.id === step.board)?.name}
+                records={lesson.record_from === step.id}
+                onSelect={() => onSelect(step.id)}
+              />
+            ))}
+          </SortableContext>
+        </DndContext>
+        {steps.length === 0 && (
+          <Box component="li" sx={{ p: 2, color: 'text.secondary' }}>
+            No steps yet. Add the first.
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ p: 1.75 }}>
+        <Button onClick={add}>Add a step</Button>
+      </Box>
+    </Box>
+  );
+}
+
+interface RowProps {
+  step: Step;
+  startsAt: number | undefined;
+  selected: boolean;
+  boardName: string | undefined;
+  records: boolean;
+  onSelect: () => void;
+}
+
+function Row({ step, startsAt, selected, boardName, records, onSelect }: RowProps) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: step.id,
+  });
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      sx={{
+        display: 'flex',
+        alignItems: 'stretch',
+        borderBottom: 1,
+        borderColor: 'divider',
+        borderLeft: 4,
+        borderLeftColor: selected ? 'primary.main' : 'transparent',
+        bgcolor: selected ? 'veranda.wash' : 'background.paper',
+        position: 'relative',
+        zIndex: isDragging ? 1 : 0,
+      }}
+    >
+      <Box
+        component="button"
+        aria-pressed={selected}
+        onClick={onSelect}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: 'grid',
+          gridTemplateColumns: '46px 1fr auto',
+          gap: 0.75,
+          p: 1.25,
+          pl: 0.75,
+          pr: 0.5,
+          border: 0,
+          background: 'none',
+          font: 'inherit',
+          color: 'inherit',
+          textAlign: 'left',
+          cursor: 'pointer',
+        }}
+      >
+        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{startsAt ? clockTime(startsAt) : ''}</Box>
+        <Box sx={{ minWidth: 0 }}>
+          <Box sx={{ fontWeight: 700, overflow: 'hidden', textOverflow: 'ellipsis' }}>{step.title}</Box>
+          <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mt: 0.5 }}>
+            {boardName && <Chip>{boardName}</Chip>}
+            {records && <Chip>start recording</Chip>}
+          </Box>
+        </Box>
+        <strong>{step.minutes}</strong>
+      </Box>
+      <Box
+        component="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${step.title}`}
+        title="Drag, or press space and the arrow keys"
+        sx={{ width: 24, border: 0, background: 'none', cursor: 'grab', color: 'text.secondary', p: 0 }}
+      >
+        <svg width="8" height="20" aria-hidden fill="currentColor">
+          {[4, 10, 16].flatMap((y) => [1.5, 6.5].map((x) => <circle key={`${x}-${y}`} cx={x} cy={y} r="1.3" />))}
+        </svg>
+      </Box>
+    </Box>
+  );
+}
+
+function Chip({ children }: { children: string }) {
+  return (
+    <Box
+      sx={{
+        px: 0.75,
+        fontSize: 13,
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 0.6,
+        maxWidth: 1,
+        overflow: 'hidden',
+        textOverflow: 'ellipsis',
+        whiteSpace: 'nowrap',
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

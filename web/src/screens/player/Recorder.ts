@@ -1,0 +1,187 @@
+import { get } from '../../api/http';
+import { foldOf } from '../../live/folds';
+import type { Entry } from '../../live/protocol';
+
+interface PlacedEntry extends Entry {
+  stream: string;
+  /** Ms into the recording. */
+  t: number;
+}
+
+interface PointerPath {
+  board: string;
+  page: string;
+  by: string;
+  at: number;
+  path: number[];
+}
+
+/** Ms of entries fetched at once, and how early the next lot is fetched. */
+const WINDOW = 120_000;
+const AHEAD = 40_000;
+const TICK = 50;
+
+/**
+ * Plays a recording, free of any framework: asks the server for the state at a moment, then takes in
+ * the entries that follow as their time comes, with the same folds as the live class.
+ */
+export class Recorder {
+  time = 0;
+  playing = false;
+  speed = 1;
+  trouble: string | null = null;
+  /** Goes up whenever anything is different. */
+  version = 0;
+  /** The time of day of the class, ms since the epoch, for strokes that grow. */
+  wall = 0;
+
+  private views = new Map<string, unknown>();
+  private queue: PlacedEntry[] = [];
+  private pointers: PointerPath[] = [];
+  private fetchedTo = 0;
+  private fetching = false;
+  private journey = 0;
+  private timer: ReturnType<typeof setInterval> | null = null;
+  private ticked = 0;
+  private listeners = new Set<() => void>();
+
+  constructor(
+    private id: string,
+    private length: number,
+  ) {}
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  /** @param stream its name, or just its kind where a recording has but one */
+  view<State>(stream: string): State | undefined {
+    const name = stream.includes('/') ? stream : [...this.views.keys()].find((key) => key.startsWith(`${stream}/`));
+    return name === undefined ? undefined : (this.views.get(name) as State | undefined);
+  }
+
+  /** Where somebody pointed at this moment. */
+  pointer(board: string, page: string): { x: number; y: number; by: string } | null {
+    for (const trail of this.pointers.toReversed()) {
+      if (trail.board !== board || trail.page !== page) continue;
+      for (let i = 0; i < trail.path.length; i += 3) {
+        const at = trail.at - trail.path[i]!;
+        if (Math.abs(at - this.wall) < 120) return { x: trail.path[i + 1]!, y: trail.path[i + 2]!, by: trail.by };
+      }
+    }
+    return null;
+  }
+
+  toggle = () => (this.playing ? this.pause() : this.play());
+
+  setSpeed(speed: number) {
+    this.speed = speed;
+    this.changed();
+  }
+
+  /** Goes to a moment. Of several quick calls only the last counts. */
+  seek = (to: number) => {
+    const journey = ++this.journey;
+    this.time = to;
+    this.changed();
+    void this.arrive(to, journey);
+  };
+
+  stop() {
+    this.pause();
+    this.journey++;
+  }
+
+  private async arrive(to: number, journey: number) {
+    try {
+      const [state, next] = await Promise.all([
+        get<{ wall: number; streams: Record<string, unknown> }>(`/api/recordings/${this.id}/at?t=${Math.round(to)}`),
+        this.fetch(to),
+      ]);
+      if (journey !== this.journey) return;
+      this.views = new Map(Object.entries(state.streams).map(([name, view]) => [name, foldOf(name).from(view)]));
+      this.pointers = [];
+      this.wall = state.wall;
+      this.queue = next;
+      this.fetchedTo = to + WINDOW;
+      this.fetching = false;
+      this.trouble = null;
+    } catch (error) {
+      this.trouble = (error as Error).message;
+    }
+    this.changed();
+  }
+
+  private async fetch(from: number): Promise<PlacedEntry[]> {
+    const [start, end] = [Math.round(from), Math.round(from + WINDOW)];
+    return (await get<{ entries: PlacedEntry[] }>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}`))
+      .entries;
+  }
+
+  private play() {
+    if (this.time >= this.length) this.seek(0);
+    this.playing = true;
+    this.ticked = performance.now();
+    this.timer = setInterval(() => this.tick(), TICK);
+    this.changed();
+  }
+
+  private pause() {
+    this.playing = false;
+    if (this.timer) clearInterval(this.timer);
+    this.timer = null;
+    this.changed();
+  }
+
+  private tick() {
+    const now = performance.now();
+    const passed = (now - this.ticked) * this.speed;
+    this.ticked = now;
+    const to = Math.min(this.time + passed, this.length);
+    // What has not arrived yet is waited for, not skipped.
+    if (to > this.fetchedTo) return;
+    this.wall += passed;
+    this.time = to;
+    while (this.queue[0] && this.queue[0].t <= to) this.take(this.queue.shift()!);
+    if (to >= this.length) this.pause();
+    else this.fetchAhead();
+    this.changed();
+  }
+
+  private take(entry: PlacedEntry) {
+    // A cut or a pause makes the time of day jump while the recording's goes on.
+    if (Math.abs(entry.at - this.wall) > 2_000) this.wall = entry.at;
+    if (entry.kind === 'pointed') this.notePointer(entry);
+    const view = this.views.get(entry.stream);
+    if (view !== undefined) this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
+  }
+
+  private notePointer({ stream, by, at, body }: PlacedEntry) {
+    const { page, path } = body as { page: string; path: number[] };
+    // Shown a second late: the path tells where the pointer was during the second before.
+    const trail = { board: stream.split('/')[1]!, page, by, at: at + 1_000, path };
+    this.pointers = [...this.pointers, trail].slice(-30);
+  }
+
+  private fetchAhead() {
+    if (this.fetching || this.fetchedTo >= this.length || this.fetchedTo - this.time > AHEAD * this.speed) return;
+    this.fetching = true;
+    const journey = this.journey;
+    const from = this.fetchedTo;
+    this.fetch(from)
+      .then((entries) => {
+        if (journey !== this.journey) return;
+        this.queue.push(...entries);
+        this.fetchedTo = from + WINDOW;
+        this.trouble = null;
+      })
+      .catch((error: Error) => (this.trouble = error.message))
+      .finally(() => (this.fetching = false));
+  }
+
+  private changed() {
+    this.version++;
+    this.listeners.forEach((listener) => listener());
+  }
+}
