@@ -1,3 +1,5 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
@@ -7,11 +9,11 @@ function gzipped(): Plugin {
   return {
     name: 'gzipped',
     apply: 'build',
-    generateBundle(_options, bundle) {
-      for (const [name, file] of Object.entries(bundle)) {
-        const source = file.type === 'chunk' ? file.code : file.source;
-        if (!/\.(js|css)$/.test(name) || source.length < 1500) continue;
-        this.emitFile({ type: 'asset', fileName: `${name}.gz`, source: gzipSync(source, { level: 9 }) });
+    writeBundle({ dir }, bundle) {
+      for (const name of Object.keys(bundle)) {
+        if (!/\.(js|css)$/.test(name)) continue;
+        const source = readFileSync(join(dir!, name));
+        if (source.length > 1500) writeFileSync(join(dir!, `${name}.gz`), gzipSync(source, { level: 9 }));
       }
     },
   };

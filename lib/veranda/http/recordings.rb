@@ -23,7 +23,7 @@ module Veranda
         sitting = archive.sittings.state(id)
         json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
              at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
-             cuts: row[:cuts].length,
+             stretches: recording.clock.stretches, cuts: row[:cuts].length,
              boards: sitting.boards.select { |board| board[:audience] == 'everyone' },
              people: sitting.seats.values.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
       end

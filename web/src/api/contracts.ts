@@ -114,6 +114,7 @@ export const MAX_TEXT = 4000;
 export const LEADING = 1.3;
 export const NOTE_INSET = 18;
 export const ARROW_SPREAD = 0.45;
+export const STROKE_CORNER = 0.57;
 export const POST_LIMIT = 2000;
 export const NAME_LIMIT = 60;
 export const WIDTHS: Record<string, number> = {

@@ -93,6 +93,8 @@ export interface RecordingFacts {
   at: number;
   length: number;
   chapters: Chapter[];
+  /** What is left to see of the class, from and to in ms since the epoch. */
+  stretches: [number, number][];
   cuts: number;
   boards: BoardRow[];
   people: { id: string; name: string; role: string }[];

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useBoard, useConnection } from '../live/hooks';
 import { useShortcuts } from '../parts/useShortcuts';
 import { Ledge } from './Ledge';
@@ -31,12 +31,13 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   const settled = useMemo(() => (mark: string) => marks?.has(mark) ?? false, [marks]);
   const glimpses = useGlimpses(id, you?.id, settled);
 
-  useEffect(() => {
-    if (tool.name === 'stick') setInk(STICKS[tool.index]!.ink);
-  }, [tool]);
+  const take = (next: Tool) => {
+    setTool(next);
+    if (next.name === 'stick') setInk(STICKS[next.index]!.ink);
+  };
 
   useShortcuts({
-    ...Object.fromEntries(STICKS.map((_, index) => [String(index + 1), () => setTool({ name: 'stick', index })])),
+    ...Object.fromEntries(STICKS.map((_, index) => [String(index + 1), () => take({ name: 'stick', index })])),
     v: () => setTool(SELECT),
     t: () => setTool({ name: 'text' }),
     n: () => setTool({ name: 'note' }),
@@ -82,7 +83,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
           mayDraw={mayDraw}
           tool={mayDraw ? tool : SELECT}
           ink={ink}
-          onTool={setTool}
+          onTool={take}
           commands={commands}
           glimpses={glimpses}
           names={board.authors}
@@ -91,7 +92,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
       </Box>
       <Ledge
         tool={tool}
-        onTool={setTool}
+        onTool={take}
         mayDraw={mayDraw}
         reason={reason}
         undo={board.undo.get(you.id) ?? { done: 0, undone: 0 }}

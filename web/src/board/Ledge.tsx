@@ -44,7 +44,12 @@ export function Ledge(props: Props) {
         borderColor: 'divider',
         borderRadius: '0 0 10px 10px',
         bgcolor: 'veranda.ledge',
-        '& .MuiButton-root': { minWidth: 0, px: 0.85, border: '1px solid transparent', bgcolor: 'transparent' },
+        '& .MuiButton-root, & .MuiButton-root.Mui-disabled': {
+          minWidth: 0,
+          px: 0.85,
+          border: '1px solid transparent',
+          bgcolor: 'transparent',
+        },
         '& .picked.MuiButton-root': { bgcolor: 'background.paper', borderColor: 'divider' },
       }}
     >

@@ -28,6 +28,7 @@ import { usePointerTrail } from './usePointerTrail';
 import { useSelection } from './useSelection';
 import { shapeBetween, useShaping } from './useShaping';
 import type { useView } from './useView';
+import { useReached } from './useReached';
 import { WhoDrew } from './WhoDrew';
 
 interface Props {
@@ -80,7 +81,7 @@ export function Surface({
   const wet = useRef<SVGPathElement>(null);
   const drag = useRef<Drag | null>(null);
   const [lasso, setLasso] = useState<PageBox | null>(null);
-  const [reached, setReached] = useState<Mark | null>(null);
+  const [reached, setReached] = useReached();
   const [writing, setWriting] = useState<{ mark: NewMark; fresh: boolean } | null>(null);
   const [pointer, setPointer] = useState<[number, number] | null>(null);
 
@@ -119,6 +120,7 @@ export function Surface({
     });
 
   function pressed(event: PointerEvent<SVGSVGElement>) {
+    setReached(null);
     if (event.button === 1 || event.button === 2) drag.current = { name: 'pan', x: event.clientX, y: event.clientY };
     else if (writing) return;
     else if (stick && mayDraw) inkHand.begin(...at(event));
@@ -264,6 +266,7 @@ export function Surface({
         style={{
           cursor: mayDraw || selecting ? cursor : 'default',
           touchAction: 'none',
+          userSelect: 'none',
           display: 'block',
           fontFamily: 'inherit',
         }}

@@ -1,19 +1,41 @@
-import { ARROW_SPREAD } from '../api/contracts';
+import { ARROW_SPREAD, STROKE_CORNER } from '../api/contracts';
 
 const pair = (x: number, y: number) => `${Number(x.toFixed(2))} ${Number(y.toFixed(2))}`;
 
+type Point = readonly [number, number];
+
+const minus = (one: Point, other: Point): Point => [one[0] - other[0], one[1] - other[1]];
+const NO_HANDLE: Point = [0, 0];
+
+function isCorner(arriving: Point, leaving: Point): boolean {
+  const dot = arriving[0] * leaving[0] + arriving[1] * leaving[1];
+  return dot < STROKE_CORNER * Math.hypot(...arriving) * Math.hypot(...leaving);
+}
+
+function handle(before: Point | undefined, point: Point, after: Point | undefined): Point {
+  if (!before || !after) return NO_HANDLE;
+  const [arriving, leaving, along] = [minus(point, before), minus(after, point), minus(after, before)];
+  const shorter = Math.min(Math.hypot(...arriving), Math.hypot(...leaving));
+  const length = Math.hypot(...along);
+  if (shorter === 0 || length === 0 || isCorner(arriving, leaving)) return NO_HANDLE;
+  return [((along[0] / length) * shorter) / 3, ((along[1] / length) * shorter) / 3];
+}
+
 /** The path of a stroke, step for step as `Core::Boards::StrokePath` draws it. */
 export function strokePath(points: readonly number[]): string {
-  const count = points.length / 2;
-  const at = (i: number): [number, number] => [points[2 * i]!, points[2 * i + 1]!];
-  if (count === 1) return `M${pair(...at(0))}l0.01 0`;
-  if (count === 2) return `M${pair(...at(0))}L${pair(...at(1))}`;
-  let path = `M${pair(...at(0))}`;
-  for (let i = 1; i < count - 1; i++) {
-    const [x, y] = at(i);
-    const [nextX, nextY] = at(i + 1);
-    const end: [number, number] = i === count - 2 ? [nextX, nextY] : [(x + nextX) / 2, (y + nextY) / 2];
-    path += `Q${pair(x, y)} ${pair(...end)}`;
+  const pairs: Point[] = [];
+  for (let i = 0; i + 1 < points.length; i += 2) pairs.push([points[i]!, points[i + 1]!]);
+  const first = pairs[0];
+  if (!first) return '';
+  if (pairs.length === 1) return `M${pair(...first)}l0.01 0`;
+  if (pairs.length === 2) return `M${pair(...first)}L${pair(...pairs[1]!)}`;
+  let path = `M${pair(...first)}`;
+  let leaving = NO_HANDLE;
+  for (let i = 1; i < pairs.length; i++) {
+    const [from, to] = [pairs[i - 1]!, pairs[i]!];
+    const next = handle(from, to, pairs[i + 1]);
+    path += `C${pair(from[0] + leaving[0], from[1] + leaving[1])} ${pair(to[0] - next[0], to[1] - next[1])} ${pair(...to)}`;
+    leaving = next;
   }
   return path;
 }

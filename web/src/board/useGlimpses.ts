@@ -55,7 +55,6 @@ export function useGlimpses(
   const [glimpses, setGlimpses] = useState(NONE);
 
   useEffect(() => {
-    setGlimpses(NONE);
     if (!board) return;
     const stop = live.watch(`board/${board}`, (all) =>
       setGlimpses((state) => all.filter(({ by }) => by !== me).reduce(take, state)),
@@ -64,6 +63,7 @@ export function useGlimpses(
     return () => {
       stop();
       clearInterval(tidy);
+      setGlimpses(NONE);
     };
   }, [live, board, me]);
 

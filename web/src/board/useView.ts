@@ -21,7 +21,6 @@ export function useView(element: RefObject<HTMLElement | null>) {
     if (!node) return;
     const observer = new ResizeObserver(() => setSize({ width: node.clientWidth, height: node.clientHeight }));
     observer.observe(node);
-    setSize({ width: node.clientWidth, height: node.clientHeight });
     return () => observer.disconnect();
   }, [element]);
 

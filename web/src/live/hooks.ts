@@ -18,6 +18,8 @@ export function useLiveClient(kind: 'sitting' | 'lesson', id: string): LiveClien
   const [client, setClient] = useState<LiveClient | null>(null);
   useEffect(() => {
     const opened = new LiveClient(kind === 'sitting' ? { sitting: id } : { lesson: id });
+    // A connection is of the outside world: it is made here, and closed when the component goes.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
     setClient(opened);
     return () => opened.close();
   }, [kind, id]);

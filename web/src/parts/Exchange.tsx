@@ -64,11 +64,13 @@ export function Exchange({ sitting }: { sitting: string }) {
 interface PostProps {
   post: Post;
   own: boolean;
+  /** When, if not by the time of day. */
+  time?: string;
   onDelete?: () => void;
 }
 
 /** One post, with whom it went to in words. */
-export function PostView({ post, own, onDelete }: PostProps) {
+export function PostView({ post, own, time = clockTime(post.at), onDelete }: PostProps) {
   if (post.deleted_by)
     return <Box sx={{ fontSize: 13, color: 'text.secondary' }}>A post of {firstName(post.name)} was deleted.</Box>;
   return (
@@ -83,7 +85,7 @@ export function PostView({ post, own, onDelete }: PostProps) {
         <Box component="strong" sx={{ color: 'text.primary' }}>
           {own ? 'You' : firstName(post.name)}
         </Box>
-        to everyone · {clockTime(post.at)}
+        to everyone · {time}
         {onDelete && (
           <Button
             className="delete"

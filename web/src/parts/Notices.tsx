@@ -1,27 +1,28 @@
 import Alert from '@mui/material/Alert';
 import Snackbar from '@mui/material/Snackbar';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useConnection } from '../live/hooks';
 
 /** Tells what went wrong with something one did, and when the connection is away. */
 export function Notices() {
   const { trouble, status } = useConnection();
-  const [shown, setShown] = useState(false);
-  useEffect(() => setShown(trouble !== null), [trouble]);
+  const [dismissed, setDismissed] = useState(0);
+  const shown = trouble !== null && trouble.count > dismissed;
+  const dismiss = () => setDismissed(trouble?.count ?? 0);
   const away = status === 'reconnecting';
   return (
     <>
       <Snackbar
         open={shown && !away}
         autoHideDuration={6_000}
-        onClose={() => setShown(false)}
+        onClose={dismiss}
         anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
         sx={{ mt: 7 }}
       >
         <Alert
           severity="warning"
           icon={false}
-          onClose={() => setShown(false)}
+          onClose={dismiss}
           sx={{ border: 1, borderColor: 'veranda.ochre', bgcolor: 'veranda.ochreWash', color: 'text.primary' }}
         >
           {trouble?.says}

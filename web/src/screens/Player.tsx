@@ -47,7 +47,7 @@ export default function Player() {
 }
 
 function Playing({ facts }: { facts: RecordingFacts }) {
-  const playback = usePlayback(facts.id, facts.length);
+  const playback = usePlayback(facts);
   const { time, playing } = playback;
   const nudge = (ms: number) => playback.seek(Math.min(Math.max(time + ms, 0), facts.length));
   useShortcuts({ ' ': playback.toggle, ArrowLeft: () => nudge(-5_000), ArrowRight: () => nudge(5_000) });
@@ -161,7 +161,7 @@ function ExchangeThen({ playback }: { playback: Playback }) {
       >
         {posts.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
         {posts.toReversed().map((post) => (
-          <PostView key={post.id} post={post} own={false} />
+          <PostView key={post.id} post={post} own={false} time={duration(playback.timeOf(post.at))} />
         ))}
       </Box>
     </Box>

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { LessonFacts, Step } from '../../api/resources';
 
 interface Props {
@@ -88,7 +88,11 @@ interface WordsProps {
 /** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
 export function Words({ label, value, numeric = false, lines, onSave }: WordsProps) {
   const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
+  const [saved, setSaved] = useState(value);
+  if (saved !== value) {
+    setSaved(value);
+    setText(value);
+  }
   const fine = !numeric || /^\d{1,3}$/.test(text);
   const save = () => {
     if (text === value) return;

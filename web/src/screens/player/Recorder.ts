@@ -48,6 +48,8 @@ export class Recorder {
   constructor(
     private id: string,
     private length: number,
+    /** What is left to see of the class, from and to in ms since the epoch. */
+    private stretches: [number, number][],
   ) {}
 
   subscribe = (listener: () => void) => {
@@ -59,6 +61,11 @@ export class Recorder {
   view<State>(stream: string): State | undefined {
     const name = stream.includes('/') ? stream : [...this.views.keys()].find((key) => key.startsWith(`${stream}/`));
     return name === undefined ? undefined : (this.views.get(name) as State | undefined);
+  }
+
+  /** @returns ms into the recording of a time of day */
+  timeOf(at: number): number {
+    return this.stretches.reduce((sum, [from, to]) => sum + Math.min(Math.max(at - from, 0), to - from), 0);
   }
 
   /** Where somebody pointed at this moment. */

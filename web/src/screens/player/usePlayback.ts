@@ -1,9 +1,10 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
+import type { RecordingFacts } from '../../api/resources';
 import { Recorder } from './Recorder';
 
 /** Plays a recording for as long as the component lives. */
-export function usePlayback(id: string, length: number) {
-  const [recorder] = useState(() => new Recorder(id, length));
+export function usePlayback({ id, length, stretches }: RecordingFacts) {
+  const [recorder] = useState(() => new Recorder(id, length, stretches));
   useSyncExternalStore(recorder.subscribe, () => recorder.version);
   useEffect(() => {
     recorder.seek(0);
