@@ -12,7 +12,8 @@ module Veranda
       Dry::Schema.load_extensions(:json_schema)
 
       # dry-schema cannot say what is in an array that it checks as a whole.
-      NUMBERS = { points: { type: 'array', items: { type: 'number' } }, path: { type: 'array', items: { type: 'number' } } }.freeze
+      NUMBERS = { points: { type: 'array', items: { type: 'number' } },
+                  path: { type: 'array', items: { type: 'number' } } }.freeze
 
       module_function
 

@@ -10,10 +10,12 @@ module Veranda
         # In px on a 1600-wide page: under half a px on a laptop, so nobody sees the difference.
         TOLERANCE = 0.7
 
+        # Longer strokes are taken a stretch of so many points at a time. The method needs the square
+        # of their number in the worst case, and somebody might send the worst case on purpose.
+        STRETCH = 200
+
         module_function
 
-        # Works with a stack of open stretches, since a long stroke would nest too deep.
-        #
         # @param points [Array<Numeric>] x and y in turn
         # @param tolerance [Numeric] px; the greatest distance a dropped point may lie off
         # @return [Array<Numeric>] a subset of the points, in order
@@ -21,18 +23,28 @@ module Veranda
           last = points.length / 2 - 1
           return points if last < 2
 
-          kept = Array.new(last + 1, false)
-          kept[0] = kept[last] = true
-          open = [[0, last]]
-          while (first, final = open.pop)
-            index, distance = farthest(points, first, final)
+          bounds = (0..last).step(STRETCH).to_a | [last]
+          kept = bounds.each_cons(2).reduce([0]) do |indices, (first, final)|
+            indices.concat(between(points, first, final, tolerance))
+          end
+          kept.flat_map { |i| [points[2 * i], points[2 * i + 1]] }
+        end
+
+        # Works with a stack of what is still open, since a wild stroke would nest too deep.
+        # @return [Array<Integer>] indices kept after `first`, up to and with `final`
+        def between(points, first, final, tolerance)
+          kept = [final]
+          open = [[first, final]]
+          while (from, to = open.pop)
+            index, distance = farthest(points, from, to)
             next unless index && distance > tolerance
 
-            kept[index] = true
-            open << [first, index] << [index, final]
+            kept << index
+            open << [from, index] << [index, to]
           end
-          kept.each_index.flat_map { |i| kept[i] ? [points[2 * i], points[2 * i + 1]] : [] }
+          kept.sort
         end
+        private_class_method :between
 
         # @return [Array(Integer, Float)] index of the farthest point between two, and its distance in px
         def farthest(points, first, final)

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require_relative '../../core_helper'
+
+RSpec.describe Veranda::Core::Recordings::Clock do
+  it 'joins stretches and leaves cuts out' do
+    clock = described_class.new([[1_000, 5_000], [8_000, 9_000]], cuts: [[2_000, 3_000]])
+    expect(clock.length).to eq(4_000)
+    expect([0, 999, 1_001, 3_500].map { |time| clock.wall(time) }).to eq([1_000, 1_999, 3_001, 8_500])
+    expect([500, 2_500, 6_000, 8_000, 99_000].map { |wall| clock.time(wall) }).to eq([0, 1_000, 3_000, 3_000, 4_000])
+    expect(clock.covers?(2_500)).to be(false)
+  end
+
+  it 'cuts ends, middles, and whole stretches' do
+    clock = described_class.new([[0, 10], [20, 30]], cuts: [[-5, 2], [18, 40]])
+    expect(clock.stretches).to eq([[2, 10]])
+  end
+
+  it 'goes to the wall and back, whatever was cut' do
+    rng = Random.new(5)
+    50.times do
+      marks = Array.new(8) { rng.rand(10_000) }.uniq.sort
+      clock = described_class.new(marks.each_slice(2).select do |pair|
+        pair.length == 2
+      end, cuts: [[rng.rand(5_000), 5_000 + rng.rand(3_000)]])
+      next if clock.empty?
+
+      times = Array.new(20) { rng.rand(clock.length + 1) }
+      expect(times.map { |time| clock.time(clock.wall(time)) }).to eq(times)
+      expect(times.map { |time| clock.wall(time) }).to all(satisfy { |wall| clock.covers?(wall) })
+    end
+  end
+end
+
+RSpec.describe Veranda::Core::Recordings::Recording do
+  let(:odalys) { person(:odalys) }
+  let(:track) do
+    sitting(record_from: 'names').tap do |hall|
+      hall.do(odalys, 'class.move', { step: 'names' }, at: 1_000_000)
+      hall.do(odalys, 'class.move', { step: 'crossing' }, at: 1_600_000)
+      hall.do(odalys, 'class.move', { step: 'sum-up' }, at: 2_000_000)
+      hall.do(odalys, 'class.end', at: 2_300_000)
+    end
+  end
+  let(:recording) { described_class.new(track.state) }
+
+  it 'has a chapter for each step, from the first moment to the last' do
+    expect(recording.chapters).to eq([{ title: 'Names', from: 0, to: 600_000 }, { title: 'Crossing', from: 600_000, to: 1_000_000 },
+                                      { title: 'Sum up', from: 1_000_000, to: 1_300_000 }])
+  end
+
+  it 'loses a chapter that was cut out whole' do
+    cut = described_class.new(track.state, cuts: [[1_600_000, 2_000_000]])
+    expect(cut.chapters.map { |chapter| chapter[:title] }).to eq(['Names', 'Sum up'])
+    expect(cut.clock.length).to eq(900_000)
+  end
+
+  it 'never holds boards for staff' do
+    expect(recording.streams).to eq(%w[sitting/s1 exchange/s1 board/b1 board/b2])
+  end
+
+  it 'shows no post that was taken back, and nothing from outside its stretches' do
+    post = Core::Streams::Entry.new(stream: 'exchange/s1', seq: 1, at: 1_100_000, actor: 'farah', kind: 'posted',
+                                    body: { id: 'a' })
+    expect(recording.place(post, deleted: Set['a'])).to be_nil
+    expect(recording.place(post, deleted: Set[])).to include(t: 100_000, by: 'farah')
+    post.at = 999_999
+    expect(recording.place(post, deleted: Set[])).to be_nil
+  end
+
+  it 'is none when nobody recorded' do
+    quiet = sitting.tap { |hall| hall.do(odalys, 'class.end') }
+    expect(described_class.new(quiet.state).any?).to be(false)
+  end
+end

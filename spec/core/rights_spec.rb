@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+require_relative '../core_helper'
+
+RSpec.describe 'Rights' do
+  let(:odalys) { person(:odalys) }
+  let(:farah) { person(:farah) }
+
+  def ask(right, who, track) = Core::Rights::Ask.call(right, by: person(who), sitting: track&.state)
+
+  it 'says why not, in a code and a sentence' do
+    track = sitting
+    track.do(odalys, 'class.rule', { right: 'draw', allow: false })
+    answer = ask(:draw, :farah, track)
+    expect(answer).not_to be_allowed
+    expect(answer.to_h).to include(code: :may_not_draw, says: 'Students may not draw on this board just now.')
+  end
+
+  it 'lets an exception for one count before the rule for all' do
+    track = sitting
+    track.do(odalys, 'class.rule', { right: 'draw', allow: false })
+    track.do(odalys, 'class.rule', { right: 'draw', allow: true, person: 'farah' })
+    expect(ask(:draw, :farah, track)).to be_allowed
+    expect(ask(:draw, :jonas, track)).not_to be_allowed
+  end
+
+  it 'forgets exceptions when the rule for all is set again' do
+    track = sitting
+    track.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'farah' })
+    expect(ask(:draw, :farah, track).says).to start_with('You may not')
+    track.do(odalys, 'class.rule', { right: 'draw', allow: true })
+    expect(ask(:draw, :farah, track)).to be_allowed
+  end
+
+  # Every right × role × situation, against what the design says of each.
+  situations = {
+    preparing: [nil, ->(role, _) { %w[instructor assistant].include?(role) }],
+    waiting: [->(stage) { stage.sitting(open: false) }, ->(role, _) { %w[instructor assistant].include?(role) }],
+    open: [lambda(&:sitting), ->(_, _) { true }],
+    nothing_allowed: [lambda { |stage|
+      stage.sitting.tap do |track|
+        %w[draw post].each do |right|
+          track.do(stage.person(:odalys), 'class.rule', { right: right, allow: false })
+        end
+      end
+    }, ->(role, _) { %w[instructor assistant].include?(role) }],
+    ended: [->(stage) { stage.sitting.tap { |track| track.do(stage.person(:odalys), 'class.end') } }, ->(_, _) { false }]
+  }
+  situations.each do |name, (make, expected)|
+    Stage::PEOPLE.each do |who, (_, role)|
+      Veranda::Core::Rights::RIGHTS.each_key do |right|
+        it "#{right}: #{role} while #{name.to_s.tr('_', ' ')}" do
+          expect(ask(right, who, make&.call(self)).allowed?).to eq(expected.call(role, right))
+        end
+      end
+    end
+  end
+
+  # Every command × role in an open class: those for staff are for staff alone.
+  staff_only = %w[board.clear board.add_page class.open class.end class.move class.extend class.show class.rule class.record]
+  inputs = {
+    'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
+    'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
+    'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
+    'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] },
+    'board.point' => { page: 'p1', path: [0, 1, 1] }, 'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }
+  }
+  (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).each do |command|
+    Stage::PEOPLE.each do |who, (_, role)|
+      allowed = !staff_only.include?(command.wire_name) || %w[instructor assistant].include?(role)
+      it "#{command.wire_name}: #{role} #{allowed ? 'may' : 'may not'}" do
+        track = ready_for(command, person(who))
+        act = -> { track.do(person(who), command.wire_name, inputs.fetch(command.wire_name, {})) }
+        allowed ? expect(&act).not_to(raise_error) : expect(&act).to(refusing(:staff_only))
+      end
+    end
+  end
+
+  # A class, board or exchange on which the person could do anything that is theirs to do.
+  def ready_for(command, by)
+    hall = sitting
+    hall.do(by, 'class.join')
+    hall.do(odalys, 'class.move', { step: 'crossing' }) if command.wire_name == 'class.extend'
+    case command.stream_kind
+    when :sitting then hall
+    when :board
+      board(sitting: hall).tap do |track|
+        track.do(by, 'board.put', { marks: [stroke('own')] })
+        track.do(by, 'board.put', { marks: [stroke('undone')] })
+        track.do(by, 'board.undo')
+      end
+    else Stage::Track.new('exchange/s1', sitting: hall).tap { |track| track.do(by, 'exchange.post', { id: 'own', text: 'mine' }) }
+    end
+  end
+end
+
+RSpec.describe Veranda::Core::Streams::Audience do
+  def readable(who, track) = described_class.readable(person(who), track.state)
+
+  it 'opens boards and exchange to students with the doors, and never the boards for staff' do
+    expect(readable(:farah, sitting(open: false))).to eq(['sitting/s1'])
+    expect(readable(:farah, sitting)).to eq(%w[sitting/s1 exchange/s1 board/b1 board/b2])
+    expect(readable(:tomas, sitting(open: false))).to include('board/b3')
+  end
+
+  it 'stays readable after class' do
+    ended = sitting.tap { |track| track.do(person(:odalys), 'class.end') }
+    expect(readable(:farah, ended)).to include('board/b1')
+    expect(described_class.reads?(person(:farah), ended.state, 'board/b3')).to be(false)
+  end
+end
