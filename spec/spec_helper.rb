@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+# For all specs beyond the core's: a real PostgreSQL with the demo school in it, see bin/test.
+require_relative '../config/environment'
+require_relative 'core_helper'
+Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
+%w[school drawing sign_ins].each { |part| require_relative "../demo/#{part}" }
+
+ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
+
+RSpec.configure do |config|
+  config.include Lessons
+  config.after(:suite) { Server.stop_all }
+end

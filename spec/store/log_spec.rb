@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+RSpec.describe Veranda::Store::Log do
+  let(:log) { ARCHIVE.log }
+  let(:board) { fresh_lesson[:board] }
+  let(:stream) { "board/#{board}" }
+
+  def put(id, **options) = perform('odalys', 'board.put', stream, marks: [stroke(id)], **options)
+
+  it 'numbers entries without gaps and gives them back as they were' do
+    3.times { |i| put("m#{i}") }
+    entries = log.entries(stream)
+    expect(entries.map(&:seq)).to eq([1, 2, 3])
+    expect(entries.first.body[:ops].first[:mark]).to include(id: 'm0', ink: 'lake', points: [0, 0, 30, 5, 60, -5])
+  end
+
+  it 'keeps nothing of a commit that failed' do
+    put('m1')
+    twice = log.entries(stream).first.dup.tap { |entry| entry.seq = 2 }
+    expect { log.append([stream]) { [twice] } }.to raise_error(Sequel::UniqueConstraintViolation)
+    expect(log.entries(stream).length).to eq(1)
+  end
+
+  it 'refuses streams that are not there' do
+    expect { log.append(['board/nowhere']) { [] } }.to refusing(:unknown_stream)
+  end
+
+  it 'gives the state at any earlier time, with and without snapshots' do
+    performer = Veranda::Store::Performer.new(log)
+    orders = Array.new(1_200) do |i|
+      Veranda::Store::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke("m#{i}")])), stream: stream, by: Demo::School.person('odalys'))
+    end
+    orders.each_slice(100).with_index { |batch, i| performer.perform(batch, at: 1_000 * (i + 1)) }
+
+    expect(ARCHIVE.db[:snapshots].where(stream: stream).count).to eq(2)
+    [0, 999, 1_000, 4_500, 7_000, 12_000].each do |at|
+      expect(log.state(stream, upto: at).first.marks.length).to eq(at / 1_000 * 100)
+    end
+    expect(log.state(stream).first.to_h).to eq(Veranda::Core::Streams::Fold.over(stream, log.entries(stream)).to_h)
+  end
+
+  it 'copies a stream with its history' do
+    put('m1')
+    log.fork(stream, 'board/fork-of-it')
+    expect(log.state('board/fork-of-it').first.marks.keys).to eq(['m1'])
+  end
+end
+
+RSpec.describe Veranda::Store::Performer do
+  let(:stream) { "board/#{fresh_lesson[:board]}" }
+  let(:odalys) { Demo::School.person('odalys') }
+
+  def order(mark, id: "c-#{mark}", again: false)
+    Veranda::Store::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke(mark)])), stream: stream, by: odalys, id: id, again: again)
+  end
+
+  def perform_with(performer, *orders) = performer.perform(orders, at: 1_000)
+
+  it 'carries out the same command once, however often it comes' do
+    first = perform_with(described_class.new(ARCHIVE.log), order('m1')).first
+    again = perform_with(described_class.new(ARCHIVE.log), order('m1', again: true)).first
+    expect(again.seq).to eq(first.seq)
+    expect(ARCHIVE.log.entries(stream).length).to eq(1)
+  end
+
+  it 'notices a repeated id even when nobody says that it is one, and spares the rest of the batch' do
+    performer = described_class.new(ARCHIVE.log)
+    perform_with(performer, order('m1', id: 'same'))
+    outcomes = perform_with(performer, order('m2', id: 'same'), order('m3'), order('m3b', id: 'c-m3'))
+    expect(outcomes.map(&:refusal)).to all(be_nil)
+    expect(outcomes.map(&:seq)).to eq([1, 2, 2])
+    expect(ARCHIVE.log.state(stream).first.marks.keys).to eq(%w[m1 m3])
+  end
+
+  it 'decides on what other processes have added, and publishes all of it once and in order' do
+    heard = []
+    here = described_class.new(ARCHIVE.log) { |entry| heard << entry.seq }
+    there = described_class.new(ARCHIVE.log)
+    perform_with(here, order('m1'))
+    perform_with(there, order('m2'))
+    refused = perform_with(here, order('m2', id: 'other')).first
+    perform_with(here, order('m3'))
+
+    expect(refused.refusal.code).to eq(:mark_exists)
+    expect(heard).to eq([1, 2, 3])
+  end
+
+  it 'holds on to nothing that a failed commit had decided, and tells what others did meanwhile' do
+    heard = []
+    performer = described_class.new(ARCHIVE.log) { |entry| heard << entry.seq }
+    perform_with(performer, order('m1'))
+    perform_with(described_class.new(ARCHIVE.log), order('m2'))
+    allow(ARCHIVE.log).to receive(:write).and_raise(Sequel::DatabaseError, 'gone')
+    expect { perform_with(performer, order('lost')) }.to raise_error(Sequel::DatabaseError)
+    allow(ARCHIVE.log).to receive(:write).and_call_original
+    perform_with(performer, order('m3'))
+
+    expect(performer.copy(stream).state.marks.keys).to eq(%w[m1 m2 m3])
+    expect(heard).to eq([1, 2, 3])
+  end
+
+  it 'stays in order when several processes write to one board at once' do
+    stream # made before the threads begin
+    performers = Array.new(4) { described_class.new(Veranda::Store::Log.new(ARCHIVE.db)) }
+    performers.each_with_index.map { |performer, n| Thread.new { 20.times { |i| performer.perform([order("t#{n}-#{i}")], at: 1_000) } } }.each(&:join)
+    expect(ARCHIVE.log.entries(stream).map(&:seq)).to eq((1..80).to_a)
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require 'net/http'
+require 'socket'
+
+# A real server process of its own, on a port of its own.
+class Server
+  ALL = []
+
+  attr_reader :port, :pid
+
+  def self.stop_all = ALL.each(&:stop)
+
+  # One server that specs may share.
+  def self.shared = @shared ||= new
+
+  # @param processes [Integer] what the server is told of the number of server processes
+  def initialize(processes: 1)
+    @port = Addrinfo.tcp('127.0.0.1', 0).bind { |socket| socket.local_address.ip_port }
+    command = %W[bundle exec falcon serve --bind #{address} --count 1 --config config.ru]
+    @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
+    @pid = spawn({ 'PROCESSES' => processes.to_s }, *command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
+    ALL << self
+    wait
+  end
+
+  def address = "http://127.0.0.1:#{@port}"
+
+  def stop(signal = :TERM)
+    return unless @pid
+
+    Process.kill(signal, -@pid)
+    Process.wait(@pid)
+    @pid = nil
+  rescue Errno::ESRCH, Errno::ECHILD
+    @pid = nil
+  end
+
+  # Ends every process of the server at once, with no chance to tidy up.
+  def kill = stop(:KILL)
+
+  private
+
+  def wait
+    200.times do
+      return if Net::HTTP.get_response(URI("#{address}/api/session")).is_a?(Net::HTTPSuccess)
+    rescue SystemCallError
+      sleep 0.1
+    end
+    raise "The server did not start:\n#{File.read(@log)[-2000..]}"
+  end
+end

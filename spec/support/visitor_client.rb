@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require 'net/http'
+
+# Somebody's HTTP client: keeps cookies and the token that changes must carry.
+class VisitorClient
+  Response = Struct.new(:status, :body, :headers) do
+    def code = body.is_a?(Hash) ? body['code'] : nil
+  end
+
+  attr_reader :cookie, :server
+
+  # @param as [String, nil] a person of the demo school
+  def initialize(server, as: nil)
+    @server = server
+    enter(Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: as)) if as
+  end
+
+  def enter(token, name: nil) = post('/api/links/enter', { token: token, name: name })
+
+  def get(path) = request(Net::HTTP::Get.new(path))
+  def post(path, body = {}) = request(Net::HTTP::Post.new(path), body)
+  def patch(path, body) = request(Net::HTTP::Patch.new(path), body)
+  def delete(path) = request(Net::HTTP::Delete.new(path), {})
+
+  # Without the token, as another site would make it.
+  def forged_post(path, body, origin: nil)
+    request(Net::HTTP::Post.new(path), body, token: 'none', origin: origin)
+  end
+
+  private
+
+  def request(request, body = nil, token: nil, origin: nil)
+    @csrf ||= begin
+      @csrf = ''
+      get('/api/session').body['csrf']
+    end
+    request['Cookie'] = @cookie if @cookie
+    request['X-CSRF-Token'] = token || @csrf
+    request['Origin'] = origin if origin
+    request.content_type = 'application/json'
+    request.body = JSON.generate(body) if body
+    read(Net::HTTP.start('127.0.0.1', @server.port, read_timeout: 20) { |http| http.request(request) })
+  end
+
+  def read(response)
+    fresh = response['set-cookie']&.split(';')&.first
+    @csrf = nil if fresh && response.uri.nil? && fresh != @cookie && @csrf == ''
+    @cookie = fresh if fresh
+    facts = begin
+      JSON.parse(response.body.to_s)
+    rescue JSON::ParserError
+      response.body
+    end
+    Response.new(response.code.to_i, facts, response)
+  end
+end

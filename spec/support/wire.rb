@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+require 'protocol/websocket/framer'
+require 'protocol/websocket/text_frame'
+require 'socket'
+
+# A real WebSocket to a server, read by a thread of its own so that specs can wait for messages.
+class Wire
+  MASK = 'mask'
+
+  attr_reader :heard, :status
+
+  # @param visitor [VisitorClient]
+  # @param origin [String, nil]
+  def initialize(visitor, origin: visitor.server.address, cookie: visitor.cookie)
+    @socket = TCPSocket.new('127.0.0.1', visitor.server.port)
+    @heard = []
+    @news = Queue.new
+    @count = 0
+    shake_hands(visitor.server, origin, cookie)
+    return unless @status == 101
+
+    @framer = Protocol::WebSocket::Framer.new(@socket)
+    @reader = Thread.new { listen }
+  end
+
+  # Opens a wire and says hello.
+  # @return [Wire] that has heard its welcome
+  def self.join(server, who, scope, seen: nil)
+    new(VisitorClient.new(server, as: who)).tap { |wire| wire.hello(scope, seen: seen) }
+  end
+
+  def hello(scope, seen: nil, version: 1)
+    say({ t: 'hello', v: version, seen: seen, **scope }.compact)
+    wait { |message| %w[welcome error].include?(message['t']) }
+  end
+
+  def say(message) = say_text(JSON.generate(message))
+
+  def say_text(text)
+    frame = Protocol::WebSocket::TextFrame.new(mask: MASK)
+    frame.pack(text)
+    frame.write(@socket)
+    @socket.flush
+  end
+
+  # Gives a command and waits for the answer to it.
+  # @return [Hash] the `done` or `refused` message
+  def do(wire_name, stream, id: "w#{object_id}-#{@count += 1}", again: nil, **input)
+    say({ t: 'do', id: id, do: wire_name, stream: stream, with: input, again: again }.compact)
+    wait { |message| %w[done refused].include?(message['t']) && message['id'] == id }
+  end
+
+  # @return [Hash] the first message, heard already or still to come, for which the block is true
+  def wait(seconds = 10, &wanted)
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
+    from = 0
+    loop do
+      found = @heard[from..].find(&wanted)
+      return found if found
+
+      from = @heard.length
+      left = deadline - Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      raise "Not heard within #{seconds} s; last: #{@heard.last(3).inspect[0, 600]}" if left.negative?
+
+      @news.empty? ? sleep(0.005) : @news.clear
+    end
+  end
+
+  def wait_for(type, &more) = wait { |message| message['t'] == type && (more.nil? || more.call(message)) }
+
+  # @return [Array<Hash>] entries heard of a stream, in the order they came
+  def entries(stream) = @heard.select { |message| message['t'] == 'entry' && message['stream'] == stream }
+
+  # Waits until an entry of the stream with this seq was heard.
+  def caught_up(stream, seq) = wait { |message| message['t'] == 'entry' && message['stream'] == stream && message['seq'] >= seq }
+
+  # What the welcome said of a stream.
+  def part(stream) = @heard.reverse.find { |message| message['t'] == 'welcome' }['streams'].find { |part| part['stream'] == stream }
+
+  # Goes away without a word.
+  def cut
+    @reader&.kill
+    @socket.close
+  end
+
+  def closed? = !@reader.alive?
+
+  private
+
+  def shake_hands(server, origin, cookie)
+    lines = ['GET /live HTTP/1.1', "Host: 127.0.0.1:#{server.port}", 'Upgrade: websocket', 'Connection: Upgrade',
+             'Sec-WebSocket-Version: 13', 'Sec-WebSocket-Key: dGhlIHNhbXBsZSBub25jZQ==']
+    lines << "Origin: #{origin}" if origin
+    lines << "Cookie: #{cookie}" if cookie
+    @socket.write("#{lines.join("\r\n")}\r\n\r\n")
+    @status = @socket.gets[/ (\d+) /, 1].to_i
+    nil until @socket.gets.strip.empty?
+  end
+
+  def listen
+    loop do
+      frame = @framer.read_frame
+      next unless frame.is_a?(Protocol::WebSocket::TextFrame)
+
+      @heard << JSON.parse(frame.unpack)
+      @news << true
+    end
+  rescue IOError, SystemCallError, Protocol::WebSocket::Error
+    nil
+  end
+end
