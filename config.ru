@@ -2,6 +2,9 @@
 
 require_relative 'config/environment'
 
+# Nothing is loaded while requests are served.
+Zeitwerk::Loader.eager_load_all
+
 archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
 hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1)
 

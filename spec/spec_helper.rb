@@ -6,6 +6,7 @@ require_relative 'core_helper'
 Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
 %w[school drawing sign_ins].each { |part| require_relative "../demo/#{part}" }
 
+Zeitwerk::Loader.eager_load_all
 ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
 
 RSpec.configure do |config|

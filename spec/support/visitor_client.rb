@@ -16,7 +16,11 @@ class VisitorClient
     enter(Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: as)) if as
   end
 
-  def enter(token, name: nil) = post('/api/links/enter', { token: token, name: name })
+  def enter(token, name: nil)
+    # Who one is changes with this, and the token with it.
+    post('/api/links/enter', { token: token, name: name }).tap { @token = nil }
+  end
+
 
   def get(path) = request(Net::HTTP::Get.new(path))
   def post(path, body = {}) = request(Net::HTTP::Post.new(path), body)
@@ -30,13 +34,12 @@ class VisitorClient
 
   private
 
+  def token = @token ||= get('/api/session').body['csrf']
+
   def request(request, body = nil, token: nil, origin: nil)
-    @csrf ||= begin
-      @csrf = ''
-      get('/api/session').body['csrf']
-    end
+    token ||= self.token unless request.is_a?(Net::HTTP::Get)
     request['Cookie'] = @cookie if @cookie
-    request['X-CSRF-Token'] = token || @csrf
+    request['X-CSRF-Token'] = token.to_s
     request['Origin'] = origin if origin
     request.content_type = 'application/json'
     request.body = JSON.generate(body) if body
@@ -45,7 +48,6 @@ class VisitorClient
 
   def read(response)
     fresh = response['set-cookie']&.split(';')&.first
-    @csrf = nil if fresh && response.uri.nil? && fresh != @cookie && @csrf == ''
     @cookie = fresh if fresh
     facts = begin
       JSON.parse(response.body.to_s)

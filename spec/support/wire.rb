@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'async/websocket'
 require 'protocol/websocket/framer'
 require 'protocol/websocket/text_frame'
 require 'socket'

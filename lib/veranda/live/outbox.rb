@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require 'async/condition'
+require 'async/notification'
 
 module Veranda
   module Live
@@ -25,71 +25,80 @@ module Veranda
       # @param on_overflow [Proc] called by the writer when the peer reads again after an overflow
       def initialize(&on_overflow)
         @on_overflow = on_overflow
-        @ready = Async::Condition.new
-        @closed = false
+        # Wakes the writer in the next turn of the reactor, when all entries of a batch are here.
+        @ready = Async::Notification.new
+        @state = :open
         @dropped = 0
         empty
       end
 
       # @param bytes [String]
       def push(bytes)
-        return if @closed || @overflowed
+        return unless open?
+        return overflow if @size + bytes.bytesize > LIMIT && @size.positive?
 
-        overflow if @size + bytes.bytesize > LIMIT && @size.positive?
         add(bytes)
       end
 
       # @param bytes [String]
       def push_transient(bytes)
-        return if @closed
-        return @dropped += 1 if @overflowed || @size > TRANSIENT_LIMIT
+        return if @state == :closed
+        return @dropped += 1 unless open? && @size <= TRANSIENT_LIMIT
 
         add(bytes)
       end
 
-      # @return [Boolean] whether what waited was thrown away
-      def overflowed? = @overflowed
+      # @return [Boolean] whether what waited was thrown away and the peer has yet to hear of it
+      def overflowed? = %i[overflowed resuming].include?(@state)
 
       # After this, messages count again: the peer is about to be told the state afresh.
-      def resume = @overflowed = false
+      def resume
+        @state = :open if overflowed?
+      end
 
       # Writes whatever waits, all of it in one go, until the outbox is closed.
       # @param line [#write_bytes]
       def drain(line)
-        until @closed
-          @ready.wait while @waiting.empty? && !@closed && !@overflowed
+        until @state == :closed
+          @ready.wait while @waiting.empty? && %i[open resuming].include?(@state)
+          next begin_again if @state == :overflowed
+
           waiting = @waiting
-          late = @overflowed
-          empty(overflowed: late)
-          line.write_bytes(waiting.length == 1 ? waiting.first : waiting.join)
-          @on_overflow.call if late && @overflowed && !@closed
+          empty
+          line.write_bytes(waiting.length == 1 ? waiting.first : waiting.join) unless waiting.empty?
         end
       end
 
       def close
-        @closed = true
+        @state = :closed
         @ready.signal
       end
 
       private
 
-      def add(bytes)
-        return if @overflowed
+      def open? = @state == :open
 
+      def add(bytes)
         @waiting << bytes
         @size += bytes.bytesize
         @ready.signal if @waiting.length == 1
       end
 
       def overflow
-        empty(overflowed: true)
+        empty
+        @state = :overflowed
         @ready.signal
       end
 
-      def empty(overflowed: false)
+      # The line is free again, so the peer can take in how things stand now.
+      def begin_again
+        @state = :resuming
+        @on_overflow.call
+      end
+
+      def empty
         @waiting = []
         @size = 0
-        @overflowed = overflowed
       end
     end
   end

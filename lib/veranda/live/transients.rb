@@ -16,7 +16,7 @@ module Veranda
       def initialize(&send)
         @send = send
         @waiting = {}
-        @ready = Async::Condition.new
+        @ready = Async::Notification.new
       end
 
       # @param stream [String]

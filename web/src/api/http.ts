@@ -20,7 +20,7 @@ export function keepToken(token: string) {
  * Asks the server for something.
  * @throws {Refused} with a sentence that can be shown as it is
  */
-export async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+export async function ask<T>(method: string, path: string, body?: unknown, again = false): Promise<T> {
   if (method !== 'GET' && !csrf) keepToken((await ask<{ csrf: string }>('GET', '/api/session')).csrf);
   let response: Response;
   try {
@@ -34,7 +34,11 @@ export async function ask<T>(method: string, path: string, body?: unknown): Prom
   }
   const facts = (await response.json().catch(() => ({}))) as { code?: string; says?: string; error?: string };
   if (!response.ok) {
-    if (facts.code === 'stale_page') csrf = '';
+    if (facts.code === 'stale_page') {
+      // Who one is has changed in another tab, and the token with it.
+      csrf = '';
+      if (!again) return ask(method, path, body, true);
+    }
     throw new Refused(
       facts.code ?? 'fault',
       facts.says ?? facts.error ?? 'Something went wrong. Try again in a moment.',

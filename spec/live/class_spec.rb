@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+RSpec.describe 'A class over real sockets' do
+  let(:server) { Server.shared }
+  let(:made) { fresh_class }
+  let(:sitting) { "sitting/#{made[:sitting]}" }
+  let(:board) { "board/#{made[:board]}" }
+  let(:exchange) { "exchange/#{made[:sitting]}" }
+
+  def join(who, **options) = Wire.join(server, who, { sitting: made[:sitting] }, **options)
+
+  it 'welcomes with everything one may read, and nothing else' do
+    farah = join('farah')
+    names = farah.wait_for('welcome')['streams'].map { |part| part['stream'] }
+    expect(names).to contain_exactly(sitting, exchange, board)
+    expect(farah.wait_for('welcome')['you']).to include('id' => 'farah', 'role' => 'student', 'staff' => false)
+    expect(JSON.generate(farah.heard)).not_to include('private words')
+  end
+
+  it 'shows what one draws to all, in the same order for each' do
+    wires = %w[odalys farah jonas].map { |who| join(who) }
+    threads = wires.each_with_index.map { |wire, n| Thread.new { 15.times { |i| wire.do('board.put', board, marks: [stroke("m#{n}-#{i}")]) } } }
+    threads.each(&:join)
+    wires.each { |wire| wire.caught_up(board, 45) }
+
+    orders = wires.map { |wire| wire.entries(board).map { |entry| [entry['seq'], entry['cmd']] } }
+    expect(orders.uniq.length).to eq(1)
+    expect(orders.first.map(&:first)).to eq((1..45).to_a)
+  end
+
+  it 'shows an entry only once it is stored' do
+    odalys = join('odalys')
+    farah = join('farah')
+    odalys.do('board.put', board, marks: [stroke('m1')])
+    farah.caught_up(board, 1)
+    expect(ARCHIVE.log.entries(board).map { |entry| entry.body[:ops].first[:mark][:id] }).to eq(['m1'])
+  end
+
+  it 'passes on glimpses without keeping them' do
+    odalys = join('odalys')
+    farah = join('farah')
+    odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 5, y: 6, page: 'p1' })
+    glimpse = farah.wait_for('now')['all'].first
+    expect(glimpse).to eq('by' => 'odalys', 'kind' => 'pointer', 'body' => { 'x' => 5, 'y' => 6, 'page' => 'p1' })
+    expect(ARCHIVE.log.entries(board)).to be_empty
+  end
+
+  it 'takes rights away at once, says why, and sends no glimpse of those who may not draw' do
+    odalys = join('odalys')
+    farah = join('farah')
+    odalys.do('class.rule', sitting, right: 'draw', allow: false)
+    told = farah.wait_for('rights')
+    expect(told['rights']['draw']).to include('allowed' => false, 'says' => 'Students may not draw on this board just now.')
+    expect(farah.do('board.put', board, marks: [stroke('m1')])).to include('t' => 'refused', 'code' => 'may_not_draw')
+    farah.say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1 })
+    odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 2, y: 2 })
+    farah.wait_for('now')
+    expect(odalys.heard.select { |message| message['t'] == 'now' }.flat_map { |message| message['all'].map { |one| one['by'] } }.uniq).to eq(['odalys'])
+  end
+
+  describe 'at the doors' do
+    let(:made) { fresh_class(open: false) }
+
+    it 'shows boards to those who wait only when the doors open' do
+      farah = join('farah')
+      expect(farah.wait_for('welcome')['streams'].map { |part| part['stream'] }).to eq([sitting])
+      expect(farah.do('board.put', board, marks: [stroke('m1')])).to include('code' => 'no_access')
+      odalys = join('odalys')
+      odalys.do('class.open', sitting)
+      farah.wait_for('gained') { |message| message['stream'] == board }
+      expect(farah.do('board.put', board, marks: [stroke('m1')])).to include('t' => 'done')
+    end
+  end
+
+  describe 'after a cut' do
+    it 'takes up where it left off: nothing twice, nothing missing' do
+      odalys = join('odalys')
+      farah = join('farah')
+      3.times { |i| odalys.do('board.put', board, marks: [stroke("before#{i}")]) }
+      farah.caught_up(board, 3)
+      farah.cut
+      4.times { |i| odalys.do('board.put', board, marks: [stroke("while#{i}")]) }
+
+      back = join('farah', seen: { board => 3 })
+      missed = back.part(board)['entries']
+      odalys.do('board.put', board, marks: [stroke('after')])
+      back.caught_up(board, 8)
+      expect(missed.map { |entry| entry['seq'] } + back.entries(board).map { |entry| entry['seq'] }).to eq((4..8).to_a)
+    end
+
+    it 'is sent a snapshot when that is less than what was missed' do
+      odalys = join('odalys')
+      odalys.do('board.put', board, marks: [stroke('m1')])
+      at = Lessons::NOW.call
+      performer = Veranda::Store::Performer.new(ARCHIVE.log)
+      orders = Array.new(310) { |i| Veranda::Store::Order.of('board.change', { 'changes' => [{ 'id' => 'm1', 'set' => { 'x' => i + 20 } }] }, stream: board, by: Demo::School.person('odalys')) }
+      orders.each_slice(50) { |batch| performer.perform(batch, at: at) }
+      part = join('farah', seen: { board => 1 }).part(board)
+      expect(part['head']).to eq(311)
+      expect(part['view']['marks'].map { |mark| mark['x'] }).to eq([329])
+    end
+
+    it 'does not carry out a command twice when it is sent again' do
+      odalys = join('odalys')
+      first = odalys.do('class.extend', sitting, minutes: 2, id: 'never-begun')
+      expect(first['code']).to eq('no_step_yet')
+      odalys.do('class.move', sitting, step: 'one')
+      done = odalys.do('class.extend', sitting, minutes: 2, id: 'extend-once')
+      odalys.cut
+      again = join('odalys').do('class.extend', sitting, minutes: 2, id: 'extend-once', again: true)
+      expect(again['seq']).to eq(done['seq'])
+      expect(ARCHIVE.sittings.state(made[:sitting]).extra.values).to eq([120_000])
+    end
+  end
+
+  describe 'presence' do
+    def presence(who) = ARCHIVE.sittings.state(made[:sitting]).seats[who]&.presence
+
+    it 'keeps the seat while one of two tabs stays, and says so when the last goes' do
+      odalys = join('odalys')
+      tabs = [join('farah'), join('farah')]
+      tabs.first.cut
+      odalys.do('class.move', sitting, step: 'one')
+      expect(presence('farah')).to eq('here')
+      tabs.last.cut
+      odalys.wait_for('entry') { |message| message['kind'] == 'dropped' && message['by'] == 'farah' }
+      join('farah')
+      odalys.wait { |message| message['t'] == 'entry' && message['by'] == 'farah' && message['kind'] == 'joined' && message['seq'] > 5 }
+      expect(presence('farah')).to eq('here')
+    end
+
+    it 'lets the seat go at once of someone who says goodbye' do
+      odalys = join('odalys')
+      farah = join('farah')
+      farah.say(t: 'bye')
+      odalys.wait_for('entry') { |message| message['kind'] == 'left' && message['by'] == 'farah' }
+    end
+  end
+
+  it 'ends for everyone, and keeps boards and posts readable' do
+    odalys = join('odalys')
+    farah = join('farah')
+    odalys.do('class.end', sitting)
+    farah.wait_for('entry') { |message| message['kind'] == 'ended' }
+    farah.wait_for('rights') { |message| message['rights']['post']['code'] == 'class_ended' }
+    expect(join('jonas').part(board)).to include('head' => 0)
+  end
+end
+
+RSpec.describe 'Preparing a lesson over a socket' do
+  let(:server) { Server.shared }
+
+  it 'is for staff, with all boards of the lesson' do
+    made = fresh_lesson
+    odalys = Wire.join(server, 'odalys', { lesson: made[:lesson] })
+    expect(odalys.wait_for('welcome')['streams'].map { |part| part['stream'] }).to eq(["board/#{made[:board]}", "board/#{made[:staff_board]}"])
+    expect(odalys.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
+    farah = Wire.join(server, 'farah', { lesson: made[:lesson] })
+    expect(farah.wait_for('error')).to include('code' => 'staff_only')
+  end
+end
