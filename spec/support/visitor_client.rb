@@ -36,14 +36,20 @@ class VisitorClient
 
   def token = @token ||= get('/api/session').body['csrf']
 
+  # As the front end does, takes a fresh token when the session has become another.
   def request(request, body = nil, token: nil, origin: nil)
+    given = token
     token ||= self.token unless request.is_a?(Net::HTTP::Get)
     request['Cookie'] = @cookie if @cookie
     request['X-CSRF-Token'] = token.to_s
     request['Origin'] = origin if origin
     request.content_type = 'application/json'
     request.body = JSON.generate(body) if body
-    read(Net::HTTP.start('127.0.0.1', @server.port, read_timeout: 20) { |http| http.request(request) })
+    response = read(Net::HTTP.start('127.0.0.1', @server.port, read_timeout: 20) { |http| http.request(request) })
+    return response if given || token.nil? || response.code != 'stale_page'
+
+    @token = nil
+    request(request, body, token: self.token, origin: origin)
   end
 
   def read(response)

@@ -41,11 +41,17 @@ module Veranda
         [Sessions, Desk, Doors, Lessons, Boards, Recordings].map { |resource| resource.new(archive: archive, hub: hub) }
       end
 
-      # Each resource answers for its own addresses; the first that knows one wins.
+      NOTHING = [404, { 'content-type' => 'application/json' },
+                 [JSON.generate(code: :not_found, says: 'There is nothing at this address.')]].freeze
+
+      # Each resource answers for its own addresses; the first that knows one wins, also when it
+      # answers that what was asked for is not there.
       def router(api, pages)
-        cascade = Rack::Cascade.new(api, [404])
         lambda do |env|
-          env['PATH_INFO'].start_with?('/api/') ? secured(cascade.call(env)) : pages.call(env)
+          next pages.call(env) unless env['PATH_INFO'].start_with?('/api/')
+
+          answers = api.lazy.map { |resource| resource.call(env) }
+          secured(answers.find { |_, headers,| headers['x-cascade'] != 'pass' } || NOTHING)
         end
       end
 

@@ -42,12 +42,6 @@ module Veranda
              says: 'Someone else has changed this lesson. What you see now is theirs; yours was not saved over it.')
       end
 
-      not_found do
-        next if response.headers['x-cascade']
-
-        json(code: :not_found, says: 'There is nothing here.')
-      end
-
       error do
         Console.error(self, 'A request failed', env['sinatra.error'])
         json(code: :fault, says: 'Something went wrong here. What you had is kept; try again in a moment.')
