@@ -105,7 +105,7 @@ export function Ledge(props: Props) {
 
 function Sticks({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
   return (
-    <Box sx={{ display: 'flex', gap: '4px', alignSelf: 'flex-end', mr: 0.75 }}>
+    <Box sx={{ display: 'flex', alignSelf: 'flex-end', mr: 0.5, ml: -0.5 }}>
       {STICKS.map((stick, index) => {
         const picked = tool.name === 'stick' && tool.index === index;
         const highlighter = stick.kind === 'highlight';
@@ -113,30 +113,44 @@ function Sticks({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
           <Tooltip key={stick.name} title={`${stick.name}, key ${index + 1}`}>
             <Box
               component="button"
-              aria-label={stick.name}
+              aria-label={`${stick.name}, ${index + 1}`}
               aria-pressed={picked}
               onClick={() => onTool({ name: 'stick', index })}
               sx={{
-                width: highlighter ? 24 : 18,
-                height: picked ? 50 : 36,
-                mt: picked ? '-10px' : 0,
-                border: picked ? '2px solid #FFFDF9' : 'none',
-                borderBottom: 'none',
-                outline: picked ? '2px solid' : 'none',
-                outlineColor: 'text.primary',
-                borderRadius: '5px 5px 0 0',
-                background: highlighter ? `linear-gradient(#E8C765 40%, ${WASHES.umber} 40%)` : INKS[stick.ink],
-                color: highlighter ? '#23313A' : '#FBF7EE',
+                width: highlighter ? 30 : 24,
+                height: 52,
+                p: 0,
+                border: 0,
+                background: 'none',
                 font: 'inherit',
-                fontSize: 13,
-                lineHeight: 1,
-                pt: picked ? '28px' : '16px',
-                px: 0,
+                display: 'flex',
+                alignItems: 'flex-end',
+                justifyContent: 'center',
                 cursor: 'pointer',
-                transition: 'height 120ms',
               }}
             >
-              {index + 1}
+              <Box
+                component="span"
+                sx={{
+                  display: 'block',
+                  width: highlighter ? 24 : 18,
+                  height: picked ? 52 : 36,
+                  pt: picked ? '30px' : '16px',
+                  border: picked ? '2px solid #FFFDF9' : 'none',
+                  borderBottom: 'none',
+                  outline: picked ? '2px solid' : 'none',
+                  outlineColor: 'text.primary',
+                  borderRadius: '5px 5px 0 0',
+                  background: highlighter ? `linear-gradient(#E8C765 40%, ${WASHES.umber} 40%)` : INKS[stick.ink],
+                  color: highlighter ? '#23313A' : '#FBF7EE',
+                  fontSize: 13,
+                  lineHeight: 1,
+                  textAlign: 'center',
+                  transition: 'height 120ms',
+                }}
+              >
+                {index + 1}
+              </Box>
             </Box>
           </Tooltip>
         );

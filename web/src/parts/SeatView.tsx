@@ -20,8 +20,7 @@ export function SeatView({ seat, me, hand, word, onOpen }: Props) {
     <Box
       component={onOpen ? 'button' : 'div'}
       data-testid={`seat-${seat.id}`}
-      aria-label={[seat.name, me && 'you', hand > 0 && `hand ${hand}`, words].filter(Boolean).join(', ')}
-      role={onOpen ? undefined : 'img'}
+      title={seat.name}
       onClick={onOpen && ((event: React.MouseEvent<HTMLElement>) => onOpen(event.currentTarget))}
       sx={{
         flex: 'none',
@@ -55,7 +54,7 @@ export function SeatView({ seat, me, hand, word, onOpen }: Props) {
           borderColor: away ? 'text.secondary' : seat.role === 'instructor' ? 'primary.main' : 'divider',
         }}
       >
-        {initials(seat.name)}
+        <span aria-hidden>{initials(seat.name)}</span>
         {hand > 0 && (
           <Box
             sx={{

@@ -69,7 +69,7 @@ function Me() {
   return (
     <>
       <IconButton
-        aria-label={`${data.person.name}, sign out`}
+        title={`${data.person.name}, sign out`}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={{ p: 0.25 }}

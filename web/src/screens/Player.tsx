@@ -92,7 +92,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
             <strong>{duration(time)}</strong> of {duration(facts.length)}
           </Box>
           <Button
-            aria-label={`Speed ${playback.speed}`}
+            title="Speed"
             onClick={() => playback.setSpeed(SPEEDS[(SPEEDS.indexOf(playback.speed) + 1) % SPEEDS.length]!)}
           >
             {playback.speed} ×

@@ -151,7 +151,7 @@ function Recording({ sitting, now, staff }: { sitting: SittingState; now: number
   if (!staff) return lantern;
   return (
     <Button
-      aria-label={running ? 'Stop recording' : 'Start recording'}
+      title={running ? 'Stop recording' : 'Start recording'}
       onClick={() => void live.do('class.record', `sitting/${sitting.id}`, { on: !running })}
       sx={{ px: 1, border: 'none', bgcolor: 'transparent', textAlign: 'left' }}
     >

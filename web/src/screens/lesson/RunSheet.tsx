@@ -95,7 +95,12 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
         </Box>
       </Box>
       <Box component="ol" sx={{ flex: 1, overflowY: 'auto', m: 0, p: 0, listStyle: 'none' }}>
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <DndContext
+          accessibility={{ container: document.body }}
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={dropped}
+        >
           <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
             {steps.map((step) => (
               <Row

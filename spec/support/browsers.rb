@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require 'capybara/rspec'
+require 'selenium-webdriver'
+require 'axe-rspec'
+
+# Real browsers, one session for each person.
+module Browsers
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+             --disable-component-update --disable-sync --force-device-scale-factor=1].freeze
+
+  Capybara.register_driver(:chromium) do |app|
+    options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium', args: FLAGS)
+    options.add_option('goog:loggingPrefs', { browser: 'ALL' })
+    service = Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver')
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service).tap do |driver|
+      driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1, mobile: false)
+    end
+  end
+
+  Capybara.default_max_wait_time = 8
+  Capybara.enable_aria_label = true
+
+  # Somebody's own browser.
+  # @param name [Symbol]
+  # @param server [Server]
+  def browser(name, server)
+    Capybara.app_host = server.address
+    @browsers ||= {}
+    @browsers[name] ||= Capybara::Session.new(:chromium)
+  end
+
+  def close_browsers = @browsers&.each_value(&:quit)
+
+  # Draws across the paper, by hand.
+  # @param by [Array<Array(Integer, Integer)>] moves in px from the middle of the paper
+  def draw(session, from, *by)
+    paper = session.find('[data-testid=paper]').native
+    action = session.driver.browser.action.move_to(paper, *from).click_and_hold
+    by.each { |dx, dy| action.move_by(dx, dy) }
+    action.release.perform
+  end
+
+  def keys(session, *keys) = session.driver.browser.action.send_keys(*keys).perform
+
+  def marks(session, kind = nil) = session.all(kind ? "[data-kind=#{kind}]" : '[data-mark]', minimum: 0).length
+
+  # No violations of WCAG 2.2 A and AA on the page as it stands.
+  def expect_accessible(session)
+    expect(session).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
+  end
+
+  # What went wrong in the page itself.
+  def errors(session)
+    session.driver.browser.logs.get(:browser).select { |line| line.level == 'SEVERE' }.map(&:message)
+           .grep_v(/status of 4\d\d/)
+  end
+end
