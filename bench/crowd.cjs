@@ -1,0 +1,89 @@
+// Drives many WebSockets at once and measures what reaches them.
+// Plan on standard input: { url, origin, cookies, hello, messages: transient|durable|relay, stream, rate, seconds }
+// Answer: { sent, deliveries, perSecond, p50, p99, ack50, ack99, lost }; times in ms.
+const { readFileSync } = require('node:fs');
+const WebSocket = require('ws');
+
+const plan = JSON.parse(readFileSync(0, 'utf8'));
+const MARK = Buffer.from('"at_":');
+const DONE = Buffer.from('{"t":"done"');
+const latencies = [];
+const acks = [];
+const waiting = new Map();
+let deliveries = 0;
+let measuring = false;
+
+const now = () => Math.round(performance.now() * 1000);
+const pick = (values, share) => (values.length ? values.sort((a, b) => a - b)[Math.round((values.length - 1) * share)] / 1000 : 0);
+
+/** Every message carries when it was sent, in µs: in its id where the server checks what is in it. */
+function text(n) {
+  const at = now();
+  if (plan.messages === 'durable') {
+    const mark = { id: `at_${at}_${n}`, page: 'p1', kind: 'stroke', x: 10 + (n % 900), y: 20, ink: 'lake', width: 4, took: 300, points: [0, 0, 12, 7.5, 25, 3, 41, 18.5, 60, 4] };
+    waiting.set(`c${n}`, at);
+    return JSON.stringify({ t: 'do', id: `c${n}`, do: 'board.put', stream: plan.stream, with: { marks: [mark] } });
+  }
+  return JSON.stringify({ t: 'now', stream: plan.stream, kind: 'ink', body: { at_: at, id: 'abc', page: 'p1', x: 10, y: 20, from: 0, points: [0, 0, 12, 7, 25, 3, 41, 18] } });
+}
+
+const sentAt = plan.messages === 'durable' ? Buffer.from('"id":"at_') : MARK;
+
+function heard(data) {
+  if (!measuring) return;
+  if (data.length < 80 && data.subarray(0, DONE.length).equals(DONE)) {
+    const { id } = JSON.parse(data.toString());
+    acks.push(now() - waiting.get(id));
+    return;
+  }
+  // One frame may hold many messages.
+  for (let at = data.indexOf(sentAt); at >= 0; at = data.indexOf(sentAt, at + 9)) {
+    deliveries++;
+    if (deliveries % 7 === 0) latencies.push(now() - parseInt(data.toString('latin1', at + sentAt.length, at + sentAt.length + 16), 10));
+  }
+}
+
+function connect(cookie) {
+  return new Promise((resolve, reject) => {
+    const socket = new WebSocket(plan.url, { headers: { Cookie: cookie ?? '', Origin: plan.origin ?? '' }, perMessageDeflate: false });
+    socket.on('error', reject);
+    socket.on('open', () => (plan.hello ? socket.send(JSON.stringify(plan.hello)) : resolve(socket)));
+    socket.on('message', (data) => {
+      if (plan.hello && data.indexOf('{"t":"welcome"') === 0) resolve(socket);
+      heard(data);
+    });
+  });
+}
+
+async function main() {
+  const sockets = [];
+  for (let i = 0; i < plan.cookies.length; i += 20) {
+    sockets.push(...(await Promise.all(plan.cookies.slice(i, i + 20).map(connect))));
+  }
+  await new Promise((done) => setTimeout(done, 1500));
+  measuring = true;
+  const began = performance.now();
+  const total = plan.rate * plan.seconds;
+  let sent = 0;
+  await new Promise((done) => {
+    const timer = setInterval(() => {
+      const due = Math.min(Math.floor(((performance.now() - began) / 1000) * plan.rate), total);
+      while (sent < due) {
+        sockets[sent % sockets.length].send(text(sent));
+        sent++;
+      }
+      if (sent < total) return;
+      clearInterval(timer);
+      done();
+    }, 2);
+  });
+  const expected = sent * sockets.length;
+  const until = performance.now() + 5000;
+  while (deliveries < expected && performance.now() < until) await new Promise((done) => setTimeout(done, 10));
+  const seconds = (performance.now() - began) / 1000;
+  console.log(
+    JSON.stringify({ sent, deliveries, lost: expected - deliveries, perSecond: deliveries / seconds, p50: pick(latencies, 0.5), p99: pick(latencies, 0.99), ack50: pick(acks, 0.5), ack99: pick(acks, 0.99) }),
+  );
+  process.exit(0);
+}
+main();

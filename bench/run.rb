@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+require_relative '../config/environment'
+Zeitwerk::Loader.eager_load_all
+require_relative '../spec/support/server'
+%w[report crowd busy_class fanout join seek].each { |part| require_relative part }
+
+ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek }.freeze
+
+archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4))
+begin
+  (ARGV.empty? ? ALL.keys : ARGV).each do |name|
+    measure = ALL[name] or abort "There is no measure #{name}; there are #{ALL.keys.join(', ')}."
+    measure.new(archive, Server).run
+  end
+ensure
+  Server.stop_all
+end
