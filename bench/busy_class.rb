@@ -48,7 +48,8 @@ module Bench
 
     def make
       steps = Array.new(STEPS) { |i| { id: "step#{i}", title: "Step #{i + 1}", minutes: 15, shortest: 5, notes: '', board: nil } }
-      @lesson = @archive.lessons.create(course_id: 'navigation', title: 'A busy class', minutes: 90, starts_at: Time.at(@began / 1000), steps: steps)
+      @lesson = @archive.lessons.create(course_id: 'navigation', title: 'A busy class', minutes: 90,
+                                        starts_at: Time.at(@began / 1000), steps: steps)
       boards = Array.new(STEPS) { |i| @archive.lessons.add_board(@lesson, name: "Board #{i + 1}") }
       steps.each_with_index { |step, i| step[:board] = boards[i] }
       @archive.lessons.update(@lesson, version: 1, steps: steps)
@@ -60,7 +61,8 @@ module Bench
     end
 
     def act(person, wire_name, stream, **input)
-      order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: person, sitting: @stream, id: "b#{@count += 1}")
+      order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: person, sitting: @stream,
+                                                                                    id: "b#{@count += 1}")
       @performer.perform([order], at: @at).first.refusal
     end
 
@@ -76,8 +78,11 @@ module Bench
       case @rng.rand(100)
       when 0...34 then put(person, kind: 'stroke', width: 4, took: 700, points: stroke)
       when 34...38 then put(person, kind: 'text', size: 28, w: 300, text: 'steady bearing')
-      when 38...72 then act(@staff, 'board.point', @board, page: 'p1', path: Array.new(10) { |i| [i * 100, @rng.rand(1600), @rng.rand(1000)] }.flatten)
-      when 72...80 then act(person, 'exchange.post', "exchange/#{@sitting}", id: "p#{@count}", text: 'I think Red gives way here, because of the bearing.')
+      when 38...72 then act(@staff, 'board.point', @board, page: 'p1', path: Array.new(10) do |i|
+        [i * 100, @rng.rand(1600), @rng.rand(1000)]
+      end.flatten)
+      when 72...80 then act(person, 'exchange.post', "exchange/#{@sitting}", id: "p#{@count}",
+                                                                             text: 'I think Red gives way here, because of the bearing.')
       when 80...90 then act(person, 'board.undo', @board)
       when 90...95 then act(person, 'class.raise_hand', @stream)
       else act(@staff, 'class.lower_hand', @stream, person: person.id)
@@ -85,7 +90,8 @@ module Bench
     end
 
     def put(person, **mark)
-      act(person, 'board.put', @board, marks: [{ id: "m#{@count}", page: 'p1', x: @rng.rand(1500), y: @rng.rand(900), ink: 'lake', **mark }])
+      act(person, 'board.put', @board,
+          marks: [{ id: "m#{@count}", page: 'p1', x: @rng.rand(1500), y: @rng.rand(900), ink: 'lake', **mark }])
     end
 
     def stroke = (0..24).flat_map { |i| [(i * 7 + @rng.rand * 3).round(1), (Math.sin(i / 3.0) * 40 + @rng.rand * 3).round(1)] }

@@ -35,7 +35,8 @@ module Bench
     # @param plan [Hash] see `crowd.cjs`
     # @return [Hash] figures
     def run(**plan)
-      out, err, status = Open3.capture3({ 'NODE_PATH' => NODE_PATH }, 'node', File.join(__dir__, 'crowd.cjs'), stdin_data: JSON.generate(plan))
+      out, err, status = Open3.capture3({ 'NODE_PATH' => NODE_PATH }, 'node', File.join(__dir__, 'crowd.cjs'),
+                                        stdin_data: JSON.generate(plan))
       raise "The crowd failed: #{err}" unless status.success?
 
       JSON.parse(out, symbolize_names: true)

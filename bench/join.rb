@@ -31,7 +31,8 @@ module Bench
 
     # The log as a client would get it entry by entry, against the views it gets instead.
     def sizes(klass)
-      names = @archive.db[:entries].where(Sequel.like(:stream, "%/#{klass.sitting}")).or(stream: boards(klass)).distinct.select_map(:stream)
+      names = @archive.db[:entries].where(Sequel.like(:stream,
+                                                      "%/#{klass.sitting}")).or(stream: boards(klass)).distinct.select_map(:stream)
       log = names.sum { |name| @archive.log.entries(name).sum { |entry| Veranda::Live::Frames.entry(entry).bytesize } }
       views = names.sum { |name| JSON.generate(@archive.log.state(name).first.view).bytesize }
       Report.line('join, snapshot', views / 1024.0, 'kB', baseline: log / 1024.0, target: '≤ 0.1× the log')
@@ -42,7 +43,8 @@ module Bench
     # A browser with nothing in its cache goes to the class; useful is when marks and posts are there.
     def paint(server, klass, report_script:)
       options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium', args: FLAGS)
-      driver = Selenium::WebDriver.for(:chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
+      driver = Selenium::WebDriver.for(:chrome, options: options,
+                                                service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
       name, value = @crowd.cookies(1, klass.lesson).first.split('=', 2)
       driver.execute_cdp('Network.setCookie', name: name, value: value, url: server.address)
       driver.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: WATCH)

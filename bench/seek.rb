@@ -38,7 +38,13 @@ module Bench
       Array.new(TRIES) do
         t = rng.rand(length)
         paths = ["at?t=#{t}", "entries?from=#{t}&to=#{t + 120_000}"]
-        elapsed { paths.map { |path| Thread.new { fetch(server, "/api/recordings/#{klass.sitting}/#{path}", cookie) } }.each(&:join) }
+        elapsed do
+          paths.map do |path|
+            Thread.new do
+              fetch(server, "/api/recordings/#{klass.sitting}/#{path}", cookie)
+            end
+          end.each(&:join)
+        end
       end
     end
 

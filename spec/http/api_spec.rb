@@ -104,7 +104,9 @@ RSpec.describe 'The web server' do
     # The demo's second evening: 88 min, of which 83:36 is left after two cuts.
     it 'plays the same class: state at any moment, and what follows' do
       facts = farah.get('/api/recordings/tide-class').body
-      expect(facts['chapters'].map { |chapter| chapter['title'] }).to eq(['Your port', 'Why tides differ', 'Rule of twelfths', 'Own sums', 'Sum up'])
+      expect(facts['chapters'].map do |chapter|
+        chapter['title']
+      end).to eq(['Your port', 'Why tides differ', 'Rule of twelfths', 'Own sums', 'Sum up'])
       expect(facts['length']).to eq(83.6 * 60_000)
 
       at = 40 * 60_000
@@ -144,7 +146,10 @@ RSpec.describe 'The web server' do
       perform('odalys', 'exchange.delete', exchange, sitting: sitting, id: 'a')
       perform('odalys', 'class.end', sitting)
       path = "/api/recordings/#{made[:sitting]}"
-      told = [odalys.get("#{path}/at?t=1"), odalys.get("#{path}/at?t=30"), odalys.get("#{path}/entries?from=0&to=99999")].map { |response| JSON.generate(response.body) }
+      told = [odalys.get("#{path}/at?t=1"), odalys.get("#{path}/at?t=30"),
+              odalys.get("#{path}/entries?from=0&to=99999")].map do |response|
+        JSON.generate(response.body)
+      end
       expect(told.join).to include('meant')
       expect(told.join).not_to include('regretted')
     end

@@ -65,7 +65,11 @@ RSpec.describe 'Bad input over the live socket' do
   it 'ends the connection of one who sends a frame of megabytes, and no other' do
     onlooker
     farah.say_text('x' * 3_000_000)
-    200.times { break if farah.closed?; sleep 0.02 }
+    200.times do
+      break if farah.closed?
+
+      sleep 0.02
+    end
     expect(farah).to be_closed
     expect(onlooker.do('board.put', board, marks: [stroke('m1')])).to include('t' => 'done')
   rescue Errno::EPIPE, Errno::ECONNRESET
@@ -97,8 +101,14 @@ RSpec.describe 'Bad input over the live socket' do
 
   it 'slows down who sends too much, and takes it when sent again' do
     onlooker
-    answers = Array.new(200) { |i| farah.say(t: 'do', id: "f#{i}", do: 'board.put', stream: board, with: { marks: [stroke("f#{i}")] }) && i }
-    refused = answers.filter_map { |i| farah.wait { |message| message['id'] == "f#{i}" } }.select { |message| message['t'] == 'refused' }
+    answers = Array.new(200) do |i|
+      farah.say(t: 'do', id: "f#{i}", do: 'board.put', stream: board, with: { marks: [stroke("f#{i}")] }) && i
+    end
+    refused = answers.filter_map do |i|
+      farah.wait do |message|
+        message['id'] == "f#{i}"
+      end
+    end.select { |message| message['t'] == 'refused' }
     expect(refused).not_to be_empty
     expect(refused.map { |message| message['code'] }.uniq).to eq(['too_fast'])
     sleep 1

@@ -21,7 +21,13 @@ RSpec.describe 'A class over real sockets' do
 
   it 'shows what one draws to all, in the same order for each' do
     wires = %w[odalys farah jonas].map { |who| join(who) }
-    threads = wires.each_with_index.map { |wire, n| Thread.new { 15.times { |i| wire.do('board.put', board, marks: [stroke("m#{n}-#{i}")]) } } }
+    threads = wires.each_with_index.map do |wire, n|
+      Thread.new do
+        15.times do |i|
+          wire.do('board.put', board, marks: [stroke("m#{n}-#{i}")])
+        end
+      end
+    end
     threads.each(&:join)
     wires.each { |wire| wire.caught_up(board, 45) }
 
@@ -57,7 +63,11 @@ RSpec.describe 'A class over real sockets' do
     farah.say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1 })
     odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 2, y: 2 })
     farah.wait_for('now')
-    expect(odalys.heard.select { |message| message['t'] == 'now' }.flat_map { |message| message['all'].map { |one| one['by'] } }.uniq).to eq(['odalys'])
+    expect(odalys.heard.select { |message| message['t'] == 'now' }.flat_map do |message|
+      message['all'].map do |one|
+        one['by']
+      end
+    end.uniq).to eq(['odalys'])
   end
 
   describe 'at the doors' do
@@ -95,7 +105,10 @@ RSpec.describe 'A class over real sockets' do
       odalys.do('board.put', board, marks: [stroke('m1')])
       at = Lessons::NOW.call
       performer = Veranda::Store::Performer.new(ARCHIVE.log)
-      orders = Array.new(310) { |i| Veranda::Store::Order.of('board.change', { 'changes' => [{ 'id' => 'm1', 'set' => { 'x' => i + 20 } }] }, stream: board, by: Demo::School.person('odalys')) }
+      orders = Array.new(310) do |i|
+        Veranda::Store::Order.of('board.change', { 'changes' => [{ 'id' => 'm1', 'set' => { 'x' => i + 20 } }] }, stream: board,
+                                                                                                                  by: Demo::School.person('odalys'))
+      end
       orders.each_slice(50) { |batch| performer.perform(batch, at: at) }
       part = join('farah', seen: { board => 1 }).part(board)
       expect(part['head']).to eq(311)
@@ -127,7 +140,9 @@ RSpec.describe 'A class over real sockets' do
       tabs.last.cut
       odalys.wait_for('entry') { |message| message['kind'] == 'dropped' && message['by'] == 'farah' }
       join('farah')
-      odalys.wait { |message| message['t'] == 'entry' && message['by'] == 'farah' && message['kind'] == 'joined' && message['seq'] > 5 }
+      odalys.wait do |message|
+        message['t'] == 'entry' && message['by'] == 'farah' && message['kind'] == 'joined' && message['seq'] > 5
+      end
       expect(presence('farah')).to eq('here')
     end
 
@@ -155,7 +170,9 @@ RSpec.describe 'Preparing a lesson over a socket' do
   it 'is for staff, with all boards of the lesson' do
     made = fresh_lesson
     odalys = Wire.join(server, 'odalys', { lesson: made[:lesson] })
-    expect(odalys.wait_for('welcome')['streams'].map { |part| part['stream'] }).to eq(["board/#{made[:board]}", "board/#{made[:staff_board]}"])
+    expect(odalys.wait_for('welcome')['streams'].map do |part|
+      part['stream']
+    end).to eq(["board/#{made[:board]}", "board/#{made[:staff_board]}"])
     expect(odalys.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
     farah = Wire.join(server, 'farah', { lesson: made[:lesson] })
     expect(farah.wait_for('error')).to include('code' => 'staff_only')

@@ -87,3 +87,17 @@ RSpec.describe Veranda::Live::Frames do
     expect(described_class.text('x' * 256).bytes.first(4)).to eq([0x81, 0x7E, 0x01, 0x00])
   end
 end
+
+RSpec.describe Veranda::Live::WebSocketLine do
+  # RFC 6455, 5.7: a single-frame masked text message that contains "Hello".
+  it 'takes the mask off as in RFC 6455, whatever the length' do
+    payload = [0x7f, 0x9f, 0x4d, 0x51, 0x58].pack('C*')
+    frame = Protocol::WebSocket::TextFrame.new(true, payload, mask: [0x37, 0xfa, 0x21, 0x3d].pack('C*'))
+    line = described_class.new(nil)
+    expect(line.unpack_frames([frame])).to eq('Hello')
+    ['', 'é', 'x' * 7, 'ж' * 500].each do |text|
+      masked = Protocol::WebSocket::TextFrame.new(mask: 'mask').tap { |one| one.pack(text) }
+      expect(line.unpack_frames([masked])).to eq(text)
+    end
+  end
+end

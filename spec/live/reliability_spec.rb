@@ -28,7 +28,9 @@ RSpec.describe 'Reliability' do
 
     told = wires.flat_map(&:heard)
     acknowledged = told.select { |message| message['t'] == 'done' }.map { |message| message['id'] }.uniq
-    shown = told.select { |message| message['t'] == 'entry' && message['stream'] == board }.to_h { |message| [message['seq'], message['cmd']] }
+    shown = told.select do |message|
+      message['t'] == 'entry' && message['stream'] == board
+    end.to_h { |message| [message['seq'], message['cmd']] }
     stored = ARCHIVE.log.entries(board)
 
     expect(acknowledged.length).to be > 50
@@ -51,7 +53,13 @@ RSpec.describe 'Reliability' do
   it 'keeps two server processes on one class identical' do
     servers = Array.new(2) { Server.new(processes: 2) }
     wires = [join(servers[0], 'odalys'), join(servers[1], 'farah')]
-    wires.each_with_index.map { |wire, n| Thread.new { 25.times { |i| wire.do('board.put', board, marks: [stroke("p#{n}-#{i}")]) } } }.each(&:join)
+    wires.each_with_index.map do |wire, n|
+      Thread.new do
+        25.times do |i|
+          wire.do('board.put', board, marks: [stroke("p#{n}-#{i}")])
+        end
+      end
+    end.each(&:join)
     wires.each { |wire| wire.caught_up(board, 50) }
 
     orders = wires.map { |wire| wire.entries(board).map { |entry| [entry['seq'], entry['cmd']] } }
@@ -77,7 +85,11 @@ RSpec.describe 'Reliability' do
       expect(odalys.do('board.change', board, changes: [{ id: 'long', set: { points: points } }])['t']).to eq('done')
     end
     slow.instance_variable_set(:@reader, Thread.new { slow.send(:listen) })
-    welcome = slow.wait(20) { |message| message['t'] == 'welcome' && message['streams'].any? { |part| part['stream'] == board && part['head'].positive? } }
+    welcome = slow.wait(20) do |message|
+      message['t'] == 'welcome' && message['streams'].any? do |part|
+        part['stream'] == board && part['head'].positive?
+      end
+    end
     expect(welcome['streams'].find { |part| part['stream'] == board }['head']).to be > 50
     odalys.do('board.put', board, marks: [stroke('end')])
     slow.wait { |message| message['t'] == 'entry' && JSON.generate(message).include?('"end"') }
@@ -86,9 +98,13 @@ RSpec.describe 'Reliability' do
   it 'refuses for the moment while the database is away, and goes on when it is back' do
     server = Server.shared
     odalys = join(server, 'odalys')
-    ARCHIVE.db.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()")
-    answers = Array.new(5) { |i| odalys.do('board.put', board, id: "away-#{i}", again: true, marks: [stroke("away-#{i}")]).tap { sleep 0.2 } }
-    expect(answers.map { |answer| answer['code'] }.compact.uniq - ['not_saved']).to be_empty
+    ARCHIVE.db.run('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()')
+    answers = Array.new(5) do |i|
+      odalys.do('board.put', board, id: "away-#{i}", again: true, marks: [stroke("away-#{i}")]).tap do
+        sleep 0.2
+      end
+    end
+    expect(answers.filter_map { |answer| answer['code'] }.uniq - ['not_saved']).to be_empty
     expect(answers.last).to include('t' => 'done')
     farah = join(server, 'farah')
     odalys.do('board.put', board, marks: [stroke('later')])
@@ -110,7 +126,9 @@ RSpec.describe 'A rehearsal' do
     odalys.wait { |message| JSON.generate(message).include?('Damson (stand-in)') }
     odalys.do('class.open', "sitting/#{sitting}")
     odalys.do('class.move', "sitting/#{sitting}", step: 'one')
-    odalys.wait(60) { |message| message['t'] == 'entry' && message['by'].start_with?('stand-in-') && message['stream'] =~ /board|exchange/ }
+    odalys.wait(60) do |message|
+      message['t'] == 'entry' && message['by'].start_with?('stand-in-') && message['stream'] =~ /board|exchange/
+    end
     expect(ARCHIVE.log.entries("board/#{made[:board]}").length).to eq(1)
     odalys.do('class.end', "sitting/#{sitting}")
   end

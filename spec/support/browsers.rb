@@ -14,7 +14,8 @@ module Browsers
     options.add_option('goog:loggingPrefs', { browser: 'ALL' })
     service = Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver')
     Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service).tap do |driver|
-      driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1, mobile: false)
+      driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1,
+                                                                       mobile: false)
     end
   end
 

@@ -27,7 +27,8 @@ module Lessons
   # Carries out one command in this process.
   # @return [Veranda::Store::Outcome]
   def perform(who, wire_name, stream, sitting: nil, **input)
-    order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: Demo::School.person(who), sitting: sitting)
+    order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: Demo::School.person(who),
+                                                                                  sitting: sitting)
     Veranda::Store::Performer.new(ARCHIVE.log).perform([order], at: NOW.call).first
   end
 end

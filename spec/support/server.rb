@@ -5,7 +5,7 @@ require 'socket'
 
 # A real server process of its own, on a port of its own.
 class Server
-  ALL = []
+  ALL = [].freeze
 
   attr_reader :port, :pid
 
@@ -19,7 +19,8 @@ class Server
     @port = Addrinfo.tcp('127.0.0.1', 0).bind { |socket| socket.local_address.ip_port }
     command = %W[bundle exec falcon serve --bind #{address} --count 1 --config config.ru]
     @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
-    @pid = spawn({ 'PROCESSES' => processes.to_s }, *command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
+    @pid = spawn({ 'PROCESSES' => processes.to_s, **settings }, *command, chdir: Veranda::ROOT, out: @log, err: @log,
+                                                                          in: '/dev/null', pgroup: true)
     ALL << self
     wait
   end
@@ -40,6 +41,11 @@ class Server
   def kill = stop(:KILL)
 
   private
+
+  # As bin/start has them.
+  def settings
+    File.readlines(File.join(Veranda::ROOT, 'config/server.env'), chomp: true).grep(/\A[A-Z]/).to_h { |line| line.split('=', 2) }
+  end
 
   def wait
     200.times do

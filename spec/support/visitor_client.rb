@@ -21,7 +21,6 @@ class VisitorClient
     post('/api/links/enter', { token: token, name: name }).tap { @token = nil }
   end
 
-
   def get(path) = request(Net::HTTP::Get.new(path))
   def post(path, body = {}) = request(Net::HTTP::Post.new(path), body)
   def patch(path, body) = request(Net::HTTP::Patch.new(path), body)

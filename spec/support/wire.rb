@@ -68,7 +68,7 @@ class Wire
     end
   end
 
-  def wait_for(type, &more) = wait { |message| message['t'] == type && (more.nil? || more.call(message)) }
+  def wait_for(type, &more) = wait { |message| message['t'] == type && (more.nil? || yield(message)) }
 
   # @return [Array<Hash>] entries heard of a stream, in the order they came
   def entries(stream) = @heard.select { |message| message['t'] == 'entry' && message['stream'] == stream }
@@ -77,7 +77,9 @@ class Wire
   def caught_up(stream, seq) = wait { |message| message['t'] == 'entry' && message['stream'] == stream && message['seq'] >= seq }
 
   # What the welcome said of a stream.
-  def part(stream) = @heard.reverse.find { |message| message['t'] == 'welcome' }['streams'].find { |part| part['stream'] == stream }
+  def part(stream)
+    @heard.reverse.find { |message| message['t'] == 'welcome' }['streams'].find { |part| part['stream'] == stream }
+  end
 
   # Goes away without a word.
   def cut

@@ -9,6 +9,9 @@ const Desk = lazy(() => import('./screens/Desk'));
 const Lesson = lazy(() => import('./screens/Lesson'));
 const ClassOfLesson = lazy(() => import('./screens/ClassOfLesson'));
 const ClassScreen = lazy(() => import('./screens/ClassScreen'));
+// Whoever comes straight to a class should not wait for one thing after another.
+if (location.pathname.startsWith('/classes/')) void import('./screens/ClassScreen');
+
 const Recordings = lazy(() => import('./screens/Recordings'));
 const Player = lazy(() => import('./screens/Player'));
 const NotFound = lazy(() => import('./screens/NotFound'));

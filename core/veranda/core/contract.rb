@@ -18,7 +18,6 @@ module Veranda
         Dry::Schema.JSON do
           config.predicates = Types::Predicates
           config.messages.load_paths << MESSAGES
-          config.validate_keys = true
           instance_eval(&block)
         end
       end
@@ -28,6 +27,9 @@ module Veranda
       # @return [Hash] with symbol keys
       # @raise [Refusal] `bad_input`, naming the first field that is wrong
       def self.check(contract, input)
+        unknown = UnknownKeys.find(contract.key_map, input)
+        raise Refusal.new(:bad_input, "This could not be read: #{unknown.join('.')} is not allowed.") if unknown
+
         result = contract.call(input)
         return result.to_h if result.success?
 

@@ -9,7 +9,8 @@ module Veranda
     module Types
       include Dry.Types()
 
-      Number = Nominal::Any.constrained(type: Numeric)
+      # Checked by a predicate of its own wherever it is used, see {Predicates}.
+      Number = Nominal::Any
       ID = Strict::String.constrained(format: /\A[\w-]{1,40}\z/)
 
       # How far outside the page a coordinate may lie, in px on a 1600-wide page.

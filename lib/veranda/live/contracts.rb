@@ -44,10 +44,13 @@ module Veranda
         schema = schema.except(:$schema, :not).transform_values { |part| tidy(part) }
         return schema unless schema[:properties]
 
-        properties = schema[:properties].to_h { |name, part| [name, NUMBERS[name] || (part.empty? ? { type: 'number' } : part)] }
-        schema.merge(properties: properties, additionalProperties: false)
+        schema.merge(additionalProperties: false, properties: schema[:properties].to_h { |name, part| [name, typed(name, part)] })
       end
       private_class_method :tidy
+
+      # Types::Number has no type of its own in the schema.
+      def typed(name, part) = NUMBERS[name] || (part.empty? ? { type: 'number' } : part)
+      private_class_method :typed
     end
   end
 end

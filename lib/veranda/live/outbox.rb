@@ -17,6 +17,10 @@ module Veranda
       # Bytes that may wait before transient messages are dropped.
       TRANSIENT_LIMIT = 1 << 16
 
+      READY = %i[open resuming].freeze
+      LATE = %i[overflowed resuming].freeze
+      private_constant :READY, :LATE
+
       # @return [Integer] bytes waiting
       attr_reader :size
       # @return [Integer] transient messages dropped so far
@@ -49,7 +53,7 @@ module Veranda
       end
 
       # @return [Boolean] whether what waited was thrown away and the peer has yet to hear of it
-      def overflowed? = %i[overflowed resuming].include?(@state)
+      def overflowed? = LATE.include?(@state)
 
       # After this, messages count again: the peer is about to be told the state afresh.
       def resume
@@ -60,7 +64,7 @@ module Veranda
       # @param line [#write_bytes]
       def drain(line)
         until @state == :closed
-          @ready.wait while @waiting.empty? && %i[open resuming].include?(@state)
+          @ready.wait while @waiting.empty? && READY.include?(@state)
           next begin_again if @state == :overflowed
 
           waiting = @waiting

@@ -42,6 +42,8 @@ module Veranda
       # @raise [Core::Refusal] `bad_input`, `old_version`
       def read(text)
         facts = JSON.parse(text)
+        return facts.transform_keys(&:to_sym) if plain_command?(facts)
+
         contract = facts.is_a?(Hash) && CONTRACTS[facts['t']]
         raise Core::Refusal.new(:bad_input, 'This is not a message of the live protocol.') unless contract
 
@@ -51,6 +53,18 @@ module Veranda
       rescue JSON::ParserError
         raise Core::Refusal.new(:bad_input, 'This message could not be read as JSON.')
       end
+
+      # Most messages by far are commands; whether one is well made can be seen at a glance.
+      # Whatever is not goes through its contract, which says what is wrong.
+      def plain_command?(facts)
+        facts.is_a?(Hash) && facts['t'] == 'do' && facts['with'].is_a?(Hash) && WORDS.all? do |field, pattern|
+          facts[field].is_a?(String) && pattern.match?(facts[field])
+        end && (facts.length == 5 || (facts.length == 6 && [true, false].include?(facts['again'])))
+      end
+      private_class_method :plain_command?
+
+      WORDS = { 'id' => /\A[\w-]{1,40}\z/, 'do' => /\A[a-z_.]{1,40}\z/, 'stream' => STREAM }.freeze
+      private_constant :WORDS
     end
   end
 end

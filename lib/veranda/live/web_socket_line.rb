@@ -35,6 +35,14 @@ module Veranda
         @framer.flush
       end
 
+      # Takes the mask off, eight bytes at a time; the library's own way goes byte by byte on
+      # Ruby 3.1 and takes longer than reading the JSON.
+      # @param frames [Array<::Protocol::WebSocket::Frame>]
+      # @return [String]
+      def unpack_frames(frames)
+        frames.map { |frame| frame.mask ? unmasked(frame.payload, frame.mask) : frame.payload }.join.force_encoding(Encoding::UTF_8)
+      end
+
       # Hides the framer's own reading, to bound the size of a frame and of a fragmented message.
       def read_frame
         return if closed?
@@ -44,6 +52,15 @@ module Veranda
 
         frame.apply(self)
         frame
+      end
+
+      private
+
+      def unmasked(payload, mask)
+        key = (mask * 2).unpack1('Q<')
+        size = payload.bytesize
+        words = (payload + ("\0" * (-size % 8))).unpack('Q<*')
+        words.map! { |word| word ^ key }.pack('Q<*').byteslice(0, size)
       end
     end
   end

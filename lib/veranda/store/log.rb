@@ -55,9 +55,11 @@ module Veranda
       # @param name [String]
       # @param after [Integer] seq
       # @param upto [Integer, nil] ms since the epoch; entries later than that are left out
+      # @param without [Array<String>] kinds to leave out
       # @return [Array<Core::Streams::Entry>]
-      def entries(name, after: 0, upto: nil)
+      def entries(name, after: 0, upto: nil, without: [])
         rows = @db[:entries].where(stream: name) { seq > after }.order(:seq)
+        rows = rows.exclude(kind: without) if without.any?
         rows = rows.where { at <= upto } if upto
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
       end
@@ -85,14 +87,20 @@ module Veranda
         @db[:entries].where(%i[stream command_id] => pairs).select_hash(%i[stream command_id], :seq)
       end
 
-      # The state of a stream from its latest snapshot and what followed.
-      # @param name [String]
-      # @param upto [Integer, nil] ms since the epoch, for the state at an earlier time
+      # The state of a stream as it is now, from its latest snapshot and what followed.
       # @return [Array(Object, Integer, Integer)] state, and the seq and time of the last entry in it
-      def state(name, upto: nil)
-        state, seq, at = snapshot(name, upto)
-        entries = entries(name, after: seq, upto: upto)
+      def state(name)
+        state, seq, at = snapshot(name)
+        entries = entries(name, after: seq)
         [Core::Streams::Fold.over(name, entries, from: state), entries.last&.seq || seq, entries.last&.at || at]
+      end
+
+      # @param at [Integer] ms since the epoch
+      # @return [Object] the state of a stream at an earlier time
+      def state_at(name, at)
+        state, seq, = snapshot(name, upto: at)
+        entries = entries(name, after: seq, upto: at, without: Core::Streams::Fold::IDLE_KINDS)
+        Core::Streams::Fold.over(name, entries, from: state)
       end
 
       # @param name [String]
@@ -140,7 +148,7 @@ module Veranda
         Sequel.lit(([template] * rows.length).join(', '), *rows.flatten(1))
       end
 
-      def snapshot(name, upto)
+      def snapshot(name, upto: nil)
         rows = @db[:snapshots].where(stream: name)
         rows = rows.where { at <= upto } if upto
         row = rows.reverse(:seq).select(:seq, :at, Sequel.cast(:body, String).as(:body)).first

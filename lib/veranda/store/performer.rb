@@ -11,8 +11,9 @@ module Veranda
     # Entries reach the block in the order of their stream, each once, and only after they
     # are committed, whichever process added them. One performer serves one caller at a time.
     class Performer
-      # Entries after which a stream gets a fresh snapshot.
-      SNAPSHOT_EVERY = 500
+      # Entries after which a stream gets a fresh snapshot; more when its state is large, since
+      # everyone waits while one is written.
+      SNAPSHOT_EVERY = 200
 
       # @param log [Log]
       # @param rng [Random]
@@ -132,7 +133,7 @@ module Veranda
       def keep_snapshots(orders)
         orders.map(&:stream).uniq.each do |name|
           copy = @copies[name]
-          copy.keep(@log) if copy && copy.unkept >= SNAPSHOT_EVERY
+          copy.keep(@log) if copy && copy.unkept >= [SNAPSHOT_EVERY, copy.state.size].max
         end
       end
     end

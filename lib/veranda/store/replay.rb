@@ -3,7 +3,8 @@
 module Veranda
   module Store
     # Plays a recording back from the log: the state at any moment, and what follows.
-    # A moment costs one snapshot and at most {Performer::SNAPSHOT_EVERY} entries per stream.
+    # A moment is the class, its exchange and the board on show; each costs one snapshot and at
+    # most {Performer::SNAPSHOT_EVERY} entries. Other boards are asked for when they come on show.
     class Replay
       # @param log [Log]
       # @param sitting_id [String]
@@ -11,6 +12,7 @@ module Veranda
       def initialize(log, sitting_id, recording)
         @log = log
         @recording = recording
+        @sitting = Core::Streams::StreamName.sitting(sitting_id)
         @exchange = Core::Streams::StreamName.exchange(sitting_id)
       end
 
@@ -18,9 +20,12 @@ module Veranda
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
       def at(t)
         wall = @recording.clock.wall(t)
-        views = @recording.streams.to_h { |name| [name, @log.state(name, upto: wall).first.view] }
+        states = [@sitting, @exchange].to_h { |name| [name, @log.state_at(name, wall)] }
+        board = on_show(states[@sitting])
+        states[board] = @log.state_at(board, wall) if board
+        views = states.transform_values(&:view)
         taken_back = deleted
-        views[@exchange][:posts].reject! { |post| taken_back.include?(post[:id]) } if views[@exchange]
+        views[@exchange][:posts].reject! { |post| taken_back.include?(post[:id]) }
         { t: t, wall: wall, streams: views }
       end
 
@@ -35,6 +40,12 @@ module Veranda
       end
 
       private
+
+      # @return [String, nil] stream of the board on show, if it may be shown in a recording
+      def on_show(sitting)
+        board = sitting.shown && Core::Streams::StreamName.board(sitting.shown[:board])
+        board if @recording.streams.include?(board)
+      end
 
       # A post that was deleted, even after the recording, is not shown at any moment of it.
       def deleted = @log.bodies(@exchange, 'deleted').to_set { |body| body[:id] }

@@ -8,7 +8,11 @@ module Veranda
         @db = db
         @log = log
         @lessons = lessons
+        @over = {}
       end
+
+      KEPT = 200
+      private_constant :KEPT
 
       # @return [Hash] `{ id:, lesson_id:, rehearsal: }`
       # @raise [Core::Refusal] `no_such_class`
@@ -32,8 +36,18 @@ module Veranda
         id
       end
 
-      # @return [Core::Sittings::Sitting]
-      def state(id) = @log.state(Core::Streams::StreamName.sitting(id)).first
+      # Classes that are over change no more, so the latest of them are kept at hand.
+      # @return [Core::Sittings::Sitting] to be read only
+      def state(id)
+        return @over[id] if @over.key?(id)
+
+        sitting = @log.state(Core::Streams::StreamName.sitting(id)).first
+        if sitting.ended?
+          @over.shift if @over.length >= KEPT
+          @over[id] = sitting
+        end
+        sitting
+      end
 
       # The class of a lesson that goes on or is still to come; a new one when there is none.
       # @param again [Boolean] whether one that has ended is followed by another

@@ -23,7 +23,7 @@ RSpec.describe Veranda::Core::Recordings::Clock do
       clock = described_class.new(marks.each_slice(2).select do |pair|
         pair.length == 2
       end, cuts: [[rng.rand(5_000), 5_000 + rng.rand(3_000)]])
-      next if clock.empty?
+      next unless clock.length.positive?
 
       times = Array.new(20) { rng.rand(clock.length + 1) }
       expect(times.map { |time| clock.time(clock.wall(time)) }).to eq(times)

@@ -45,6 +45,9 @@ module Veranda
           @marks.each_value.select { |mark| mark[:page] == page }.sort_by { |mark| [mark[:z], mark[:id]] }
         end
 
+        # @return [Integer] how much there is to write down
+        def size = @marks.length
+
         # @return [Hash] everything, for a snapshot
         def to_h
           { pages: @pages, marks: @marks.values, authors: author_rows, history: @history.to_h, top: @top }

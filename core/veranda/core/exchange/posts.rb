@@ -30,6 +30,9 @@ module Veranda
           self
         end
 
+        # @return [Integer] how much there is to write down
+        def size = @posts.length
+
         def to_h = { posts: @posts.values }
         def view = { posts: @posts.values.last(RECENT) }
 

@@ -48,6 +48,9 @@ module Veranda
           self
         end
 
+        # @return [Integer] how much there is to write down
+        def size = @seats.length
+
         # @return [Hash] everything, for a snapshot and for its readers alike
         def to_h
           own = [*PLAN, *FACTS].to_h { |field| [field, instance_variable_get(:"@#{field}")] }

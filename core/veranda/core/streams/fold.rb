@@ -4,12 +4,15 @@ module Veranda
   module Core
     module Streams
       # Makes state out of entries. Each kind of stream has a state class that answers to
-      # `new`, `apply(entry)`, `to_h` (all of it), `view` (what its readers may see) and `.from(hash)`.
+      # `new`, `apply(entry)`, `to_h` (all of it), `size`, `view` (what its readers may see) and `.from(hash)`.
       #
       #   Fold.over('board/7', entries).marks
       #
       # States are owned by whoever folds them and change in place; commands only read them.
       module Fold
+        # Kinds that change no state: they matter to whoever watches, not to what is.
+        IDLE_KINDS = %w[pointed].freeze
+
         module_function
 
         # @param name [String] name of the stream

@@ -161,7 +161,15 @@ export class Recorder {
     if (Math.abs(entry.at - this.wall) > 2_000) this.wall = entry.at;
     if (entry.kind === 'pointed') this.notePointer(entry);
     const view = this.views.get(entry.stream);
-    if (view !== undefined) this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
+    if (view === undefined) return;
+    this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
+    if (entry.kind === 'moved' || entry.kind === 'shown') this.fetchShown(entry.stream);
+  }
+
+  /** A board that has not been on show yet is not here yet. */
+  private fetchShown(sitting: string) {
+    const { shown } = this.views.get(sitting) as { shown: { board: string } | null };
+    if (shown && !this.views.has(`board/${shown.board}`)) void this.arrive(this.time, ++this.journey);
   }
 
   private notePointer({ stream, by, at, body }: PlacedEntry) {
