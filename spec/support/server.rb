@@ -5,11 +5,11 @@ require 'socket'
 
 # A real server process of its own, on a port of its own.
 class Server
-  ALL = [].freeze
-
   attr_reader :port, :pid
 
-  def self.stop_all = ALL.each(&:stop)
+  def self.all = @all ||= []
+
+  def self.stop_all = all.each(&:stop)
 
   # One server that specs may share.
   def self.shared = @shared ||= new
@@ -21,7 +21,7 @@ class Server
     @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
     @pid = spawn({ 'PROCESSES' => processes.to_s, **settings }, *command, chdir: Veranda::ROOT, out: @log, err: @log,
                                                                           in: '/dev/null', pgroup: true)
-    ALL << self
+    self.class.all << self
     wait
   end
 
@@ -48,11 +48,12 @@ class Server
   end
 
   def wait
-    200.times do
+    100.times do
       return if Net::HTTP.get_response(URI("#{address}/api/session")).is_a?(Net::HTTPSuccess)
     rescue SystemCallError
       sleep 0.1
     end
-    raise "The server did not start:\n#{File.read(@log)[-2000..]}"
+    kill
+    raise "The server did not start:\n#{File.read(@log)[0, 2000]}"
   end
 end

@@ -27,11 +27,9 @@ module Veranda
         end
       end
 
-      # @return [Class<Command>] one that a client may ask for
-      # @raise [Refusal] `unknown_command`
-      def self.fetch_public(wire_name)
-        command = fetch(wire_name)
-        INTERNAL.include?(command) ? fetch(nil) : command
+      # @raise [Refusal] `unknown_command` unless a client may ask for it
+      def self.public!(wire_name)
+        fetch(INTERNAL.include?(fetch(wire_name)) ? nil : wire_name)
       end
 
       # Checks the input and decides in one go.

@@ -50,14 +50,18 @@ module Veranda
 
       # Recordings nobody can see yet, and lessons of the coming week that are not ready.
       def waiting(lessons)
-        now = hub.clock.call
         taught = lessons.select { |lesson| lesson.key?(:to_mend) }
-        unshared = taught.select { |lesson| lesson.dig(:class, :recorded) && !lesson[:class][:shared] }
-        soon = taught.select do |lesson|
-          lesson[:class].nil? && lesson[:starts_at].between?(now, now + 8 * DAY) && lesson[:to_mend].any?
-        end
+        unshared = taught.select { |lesson| unshared?(lesson) }
+        unready = taught.select { |lesson| unready?(lesson) }
         { recordings: unshared.map { |lesson| { id: lesson[:class][:id], title: lesson[:title] } },
-          lessons: soon.map { |lesson| { id: lesson[:id], title: lesson[:title], count: lesson[:to_mend].length } } }
+          lessons: unready.map { |lesson| { id: lesson[:id], title: lesson[:title], count: lesson[:to_mend].length } } }
+      end
+
+      def unshared?(lesson) = lesson.dig(:class, :recorded) && !lesson[:class][:shared]
+
+      def unready?(lesson)
+        now = hub.clock.call
+        lesson[:class].nil? && lesson[:to_mend].any? && lesson[:starts_at].between?(now, now + 8 * DAY)
       end
     end
   end

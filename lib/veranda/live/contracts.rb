@@ -32,7 +32,8 @@ module Veranda
           PAGE_WIDTH: boards::Mark::PAGE_WIDTH, PAGE_HEIGHT: boards::Mark::PAGE_HEIGHT, FIRST_PAGE: boards::Board::FIRST_PAGE,
           MAX_NUMBERS: boards::MarkContract::MAX_NUMBERS, MAX_TEXT: boards::MarkContract::MAX_TEXT,
           LEADING: boards::TextLayout::LEADING, NOTE_INSET: boards::TextLayout::NOTE_INSET,
-          ARROW_SPREAD: boards::ArrowHead::SPREAD, STROKE_CORNER: boards::StrokePath::CORNER, POST_LIMIT: Core::Exchange::WritePost::LIMIT, NAME_LIMIT: Core::Name::LIMIT,
+          ARROW_SPREAD: boards::ArrowHead::SPREAD, STROKE_CORNER: boards::StrokePath::CORNER,
+          POST_LIMIT: Core::Exchange::WritePost::LIMIT, NAME_LIMIT: Core::Name::LIMIT,
           WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE }
       end
 

@@ -104,10 +104,10 @@ module Veranda
                         Core::Refusal.new(:too_fast, 'That was too much at once. It is sent again shortly.'))
         end
 
-        command = Core::Commands.fetch_public(message[:do])
+        Core::Commands.public!(message[:do])
         order = Store::Order.of(message[:do], message[:with], stream: message[:stream], by: @person, id: message[:id],
                                                               sitting: @sitting_id && Core::Streams::StreamName.sitting(@sitting_id),
-                                                              again: message[:again], command: command)
+                                                              again: message[:again])
         @gathering.submit(order, self) { |outcome| answer(outcome) }
       rescue Core::Refusal => e
         refuse(message, e)

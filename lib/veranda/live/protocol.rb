@@ -42,17 +42,20 @@ module Veranda
       # @raise [Core::Refusal] `bad_input`, `old_version`
       def read(text)
         facts = JSON.parse(text)
-        return facts.transform_keys(&:to_sym) if plain_command?(facts)
+        plain_command?(facts) ? facts.transform_keys(&:to_sym) : checked(facts)
+      rescue JSON::ParserError
+        raise Core::Refusal.new(:bad_input, 'This message could not be read as JSON.')
+      end
 
+      def checked(facts)
         contract = facts.is_a?(Hash) && CONTRACTS[facts['t']]
         raise Core::Refusal.new(:bad_input, 'This is not a message of the live protocol.') unless contract
 
         open, rest = facts.partition { |key, _| OPEN.include?(key) }.map(&:to_h)
         Core::Contract.check(contract, rest.merge(open.transform_values { |value| value.is_a?(Hash) ? {} : value }))
                       .merge(open.transform_keys(&:to_sym))
-      rescue JSON::ParserError
-        raise Core::Refusal.new(:bad_input, 'This message could not be read as JSON.')
       end
+      private_class_method :checked
 
       # Most messages by far are commands; whether one is well made can be seen at a glance.
       # Whatever is not goes through its contract, which says what is wrong.

@@ -14,8 +14,8 @@ module Veranda
     Order = Struct.new(:id, :command, :input, :stream, :sitting, :by, :again, keyword_init: true) do
       # Looks the command up and checks its input.
       # @raise [Core::Refusal] `unknown_command`, `bad_input`, `wrong_stream`
-      def self.of(wire_name, input, stream:, by:, id: Ids.call, sitting: nil, again: false, command: nil)
-        command ||= Core::Commands.fetch(wire_name)
+      def self.of(wire_name, input, stream:, by:, id: Ids.call, sitting: nil, again: false)
+        command = Core::Commands.fetch(wire_name)
         unless command.stream_kind == Core::Streams::StreamName.kind(stream)
           raise Core::Refusal.new(:wrong_stream, "#{wire_name} cannot be done there.")
         end

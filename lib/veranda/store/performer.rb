@@ -11,8 +11,8 @@ module Veranda
     # Entries reach the block in the order of their stream, each once, and only after they
     # are committed, whichever process added them. One performer serves one caller at a time.
     class Performer
-      # Entries after which a stream gets a fresh snapshot; more when its state is large, since
-      # everyone waits while one is written.
+      # Entries after which a stream gets a fresh snapshot; more when its state is large (a
+      # quarter of its parts), since everyone waits while one is written.
       SNAPSHOT_EVERY = 200
 
       # @param log [Log]
@@ -58,6 +58,15 @@ module Veranda
       private
 
       def commit(orders, at)
+        append(orders, at)
+      rescue Sequel::UniqueConstraintViolation
+        # Some order had been carried out before, unknown to us. Ask for all of them this time.
+        raise if orders.all?(&:again)
+
+        commit(orders.each { |order| order.again = true }, at)
+      end
+
+      def append(orders, at)
         outcomes = nil
         names = orders.flat_map(&:streams).uniq
         @log.append(names) do |heads|
@@ -66,13 +75,8 @@ module Veranda
           outcomes.filter_map(&:entry)
         end
         outcomes
-      rescue Sequel::UniqueConstraintViolation
-        # Some order had been carried out before, unknown to us. Ask for all of them this time.
-        names.each { |name| @copies.delete(name) }
-        raise if orders.all?(&:again)
-
-        commit(orders.each { |order| order.again = true }, at)
       rescue Sequel::DatabaseError
+        # The copies hold what was decided in vain.
         names.each { |name| @copies.delete(name) }
         raise
       end
@@ -96,9 +100,7 @@ module Veranda
         kind, body = order.command.new(order.input, scene).decide
         return Outcome.new(order: order, seq: copy.seq) unless kind
 
-        entry = Core::Streams::Entry.new(stream: order.stream, seq: copy.seq + 1, at: [at, copy.at].max, actor: order.by.id,
-                                         kind: kind, body: body, command_id: order.id)
-        copy.apply(entry)
+        entry = copy.add(kind, body, at: at, by: order.by, command_id: order.id)
         Outcome.new(order: order, entry: entry, seq: entry.seq)
       rescue Core::Refusal => e
         Outcome.new(order: order, refusal: e)
@@ -133,7 +135,7 @@ module Veranda
       def keep_snapshots(orders)
         orders.map(&:stream).uniq.each do |name|
           copy = @copies[name]
-          copy.keep(@log) if copy && copy.unkept >= [SNAPSHOT_EVERY, copy.state.size].max
+          copy.keep(@log) if copy && copy.unkept >= [SNAPSHOT_EVERY, copy.state.size / 4].max
         end
       end
     end

@@ -30,6 +30,13 @@ module Veranda
         @at = entry.at
       end
 
+      # Makes the next entry and applies it. Time never runs back within a stream.
+      # @return [Core::Streams::Entry]
+      def add(kind, body, at:, by:, command_id:)
+        Core::Streams::Entry.new(stream: @name, seq: @seq + 1, at: [at, @at].max, actor: by.id, kind: kind, body: body,
+                                 command_id: command_id).tap { |entry| apply(entry) }
+      end
+
       # @return [Integer] entries since the last snapshot
       def unkept = @seq - @kept
 

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require_relative '../spec/spec_helper'
+
+# Takes a picture of each main view, with the demo school at its first class of the day.
+class Screenshots
+  include Browsers
+
+  FOLDER = File.join(Veranda::ROOT, 'docs/screenshots')
+  PEOPLE = %w[odalys tomas amadou bettina cosmin farah gethin hana ines jonas keiko mirela].freeze
+  NAMES = %w[Amadou Bettina Cosmin Farah Gethin Hana Ines Jonas].freeze
+
+  def initialize
+    @server = Server.shared
+    @odalys = browser(:odalys, @server)
+    @farah = browser(:farah, @server)
+    [[@odalys, 'odalys'], [@farah, 'farah']].each { |session, who| enter(session, who) }
+  end
+
+  def take
+    visit(@odalys, '/', 'article')
+    shoot(@odalys, 'desk')
+    lesson
+    waiting
+    teach
+    recordings
+  ensure
+    close_browsers
+  end
+
+  private
+
+  def enter(session, who)
+    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who)
+    session.visit("#{@server.address}/enter/#{token}")
+    session.has_css?('article')
+  end
+
+  def visit(session, path, selector)
+    session.visit("#{@server.address}#{path}")
+    session.has_css?(selector) || raise("#{path} shows no #{selector}")
+  end
+
+  def shoot(session, name)
+    sleep 0.6 # motion and fonts settle
+    session.save_screenshot(File.join(FOLDER, "#{name}.png"))
+    puts "docs/screenshots/#{name}.png"
+  end
+
+  def lesson
+    visit(@odalys, '/lessons/passage', '[data-mark]')
+    @odalys.find('li', text: 'Worked passage').find('button', match: :first).click
+    keys(@odalys, 'v')
+    @odalys.execute_script("document.querySelectorAll('[data-kind=text]')[2].focus()")
+    keys(@odalys, :enter)
+    shoot(@odalys, 'lesson')
+  end
+
+  def waiting
+    visit(@odalys, '/lessons/rules/class', 'button')
+    visit(@farah, '/lessons/rules/class', 'h2')
+    @sitting = @odalys.current_url[%r{classes/(\w+)}, 1]
+    @others = (PEOPLE - %w[odalys farah]).map { |who| Wire.join(@server, who, { sitting: @sitting }) }
+    shoot(@farah, 'waiting-room')
+  end
+
+  def teach
+    @odalys.click_button('Open the doors')
+    @odalys.click_button('Begin with Names')
+    @odalys.has_css?('[data-kind=text]')
+    write_names
+    ['Lights recap', 'Crossing'].each { |step| @odalys.click_button("Go on to #{step}") }
+    @odalys.has_css?('[data-kind=arrow]') || raise('the board of the crossing is not there')
+    talk
+    shoot(@farah, 'class-student')
+    shoot(@odalys, 'class-instructor')
+  end
+
+  def write_names
+    NAMES.each_with_index do |name, index|
+      mark = { id: "name-#{name}", page: 'p1', kind: 'text', x: 120 + 360 * (index % 4), y: 240 + 160 * (index / 4), text: name,
+               ink: Veranda::Core::Boards::Inks::NAMES[index % 6], size: 40, w: 300 }
+      say(name.downcase, 'board.put', 'board/rules-names', marks: [mark])
+    end
+  end
+
+  def talk
+    drawing = Demo::Drawing.new(prefix: 'talk')
+    say('bettina', 'board.put', 'board/rules-crossing', marks: [drawing.ellipse(560, 400, 90, 70, ink: 'plum'), drawing.text(680, 410, 'who sees whose red light?', ink: 'plum')])
+    say('odalys', 'board.put', 'board/rules-crossing', marks: [drawing.note(1150, 700, "Give-way vessel acts\nearly and clearly:\nturn to starboard.", w: 330)])
+    say('jonas', 'exchange.post', "exchange/#{@sitting}", id: 'q1', text: 'Does a sailing boat count as give-way here?')
+    say('odalys', 'exchange.post', "exchange/#{@sitting}", id: 'q2', text: 'In a narrow channel she must not impede a vessel that can only keep to it.')
+    say('keiko', 'exchange.post', "exchange/#{@sitting}", id: 'q3', text: 'What if Green cannot turn because of the bar?')
+    %w[jonas mirela].each { |who| say(who, 'class.raise_hand', "sitting/#{@sitting}") }
+    say('odalys', 'class.rule', "sitting/#{@sitting}", right: 'draw', allow: false)
+    say('odalys', 'class.rule', "sitting/#{@sitting}", right: 'draw', allow: true, person: 'bettina')
+  end
+
+  # Through the real socket of whoever says it.
+  def say(who, command, stream, **input)
+    wire = (@wires ||= {})[who] ||= Wire.join(@server, who, { sitting: @sitting })
+    answer = wire.do(command, stream, **input)
+    raise "#{who}: #{answer}" if answer['t'] == 'refused'
+  end
+
+  def recordings
+    visit(@odalys, '/recordings', 'article')
+    shoot(@odalys, 'recordings')
+    visit(@odalys, '/recordings/tide-class', '[role=slider]')
+    slider = @odalys.find('[role=slider]').native
+    @odalys.driver.browser.action.move_to(slider, 60, 0).click.perform
+    @odalys.has_css?('[data-testid=post]', text: 'half the range')
+    shoot(@odalys, 'player')
+  end
+end
+
+Screenshots.new.take
+Server.stop_all
