@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'rspec'
 require_relative '../spec/spec_helper'
 
 # Takes a picture of each main view, with the demo school at its first class of the day.
@@ -99,7 +100,7 @@ class Screenshots
   # Through the real socket of whoever says it.
   def say(who, command, stream, **input)
     wire = (@wires ||= {})[who] ||= Wire.join(@server, who, { sitting: @sitting })
-    answer = wire.do(command, stream, **input)
+    answer = wire.give(command, stream, input)
     raise "#{who}: #{answer}" if answer['t'] == 'refused'
   end
 

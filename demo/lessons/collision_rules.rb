@@ -66,7 +66,7 @@ module Demo
        drawing.boat(450, 720, 28, ink: 'brick'), drawing.text(300, 820, 'Red hull, 5 kn', ink: 'brick'),
        drawing.arrow([478, 640], [590, 430], ink: 'brick'),
        drawing.boat(1060, 560, 278, ink: 'moss'), drawing.text(980, 640, 'Green hull, 7 kn', ink: 'moss'),
-       drawing.arrow([980, 572], [700, 612], ink: 'moss'), drawing.text(1330, 250, 'Sable Rock', size: 26),
+       drawing.arrow([980, 572], [700, 612], ink: 'moss'), drawing.text(1446, 204, 'Sable Rock', size: 26),
        drawing.freehand([[1400, 240], [1416, 208], [1432, 240], [1400, 240]], ink: 'moss')]
     end
 

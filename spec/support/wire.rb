@@ -47,7 +47,10 @@ class Wire
 
   # Gives a command and waits for the answer to it.
   # @return [Hash] the `done` or `refused` message
-  def do(wire_name, stream, id: "w#{object_id}-#{@count += 1}", again: nil, **input)
+  def do(wire_name, stream, id: next_id, again: nil, **input) = give(wire_name, stream, input, id: id, again: again)
+
+  # The same for input that has an id of its own.
+  def give(wire_name, stream, input, id: next_id, again: nil)
     say({ t: 'do', id: id, do: wire_name, stream: stream, with: input, again: again }.compact)
     wait { |message| %w[done refused].include?(message['t']) && message['id'] == id }
   end
@@ -90,6 +93,8 @@ class Wire
   def closed? = !@reader.alive?
 
   private
+
+  def next_id = "w#{object_id}-#{@count += 1}"
 
   def shake_hands(server, origin, cookie)
     lines = ['GET /live HTTP/1.1', "Host: 127.0.0.1:#{server.port}", 'Upgrade: websocket', 'Connection: Upgrade',

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useBoard, useConnection } from '../live/hooks';
 import { useShortcuts } from '../parts/useShortcuts';
 import { Ledge } from './Ledge';
@@ -23,8 +23,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   const board = useBoard(id);
   const { you } = useConnection();
   const commands = useBoardCommands(id);
-  const holder = useRef<HTMLDivElement>(null);
-  const view = useView(holder);
+  const view = useView();
   const [tool, setTool] = useState<Tool>({ name: 'stick', index: 0 });
   const [ink, setInk] = useState<Ink>('slate');
   const marks = board?.marks;
@@ -47,7 +46,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
     'Ctrl+Shift+z': () => mayDraw && void commands.redo(),
   });
 
-  if (!board || !you) return <Box ref={holder} sx={{ flex: 1 }} aria-busy />;
+  if (!board || !you) return <Box sx={{ flex: 1 }} aria-busy />;
   const shown = board.pages.includes(page) ? page : board.pages[0]!;
   const number = board.pages.indexOf(shown) + 1;
   const more = [
@@ -63,7 +62,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   return (
     <Box sx={{ flex: 1, minHeight: 0, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
       <Box
-        ref={holder}
+        ref={view.holder}
         sx={{
           flex: 1,
           minHeight: 0,

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useRef, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { PAGE_HEIGHT, PAGE_WIDTH, PAPER } from '../api/contracts';
 import { useView } from './useView';
 
@@ -10,10 +10,9 @@ interface Props {
 
 /** A page to look at: fitted, not to be drawn on. */
 export function PageView({ title, children }: Props) {
-  const element = useRef<HTMLDivElement>(null);
-  const { view, size } = useView(element);
+  const { holder, view, size } = useView();
   return (
-    <Box ref={element} sx={{ position: 'absolute', inset: 0, overflow: 'hidden', bgcolor: PAPER }}>
+    <Box ref={holder} sx={{ position: 'absolute', inset: 0, overflow: 'hidden', bgcolor: PAPER }}>
       <svg
         width="100%"
         height="100%"

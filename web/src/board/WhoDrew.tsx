@@ -22,7 +22,7 @@ export function WhoDrew({ mark, author, view, width }: Props) {
         position: 'absolute',
         pointerEvents: 'none',
         left: Math.min(Math.max((box.x - view.x) * view.scale, 8), width - 200),
-        top: (box.y + box.h - view.y) * view.scale + 10,
+        top: (box.y + box.h - view.y) * view.scale + 24,
         px: 1,
         py: 0.5,
         fontSize: 13,

@@ -1,4 +1,4 @@
-import { useCallback, useLayoutEffect, useState, type RefObject } from 'react';
+import { useCallback, useLayoutEffect, useState } from 'react';
 import { PAGE_HEIGHT, PAGE_WIDTH } from '../api/contracts';
 
 /** What part of the page a surface shows: scale in screen px per page px, and the page point at its corner. */
@@ -12,17 +12,17 @@ const LEAST = 0.15;
 const MOST = 6;
 
 /** Zoom and pan of a surface. Without an own choice the whole page is fitted into it. */
-export function useView(element: RefObject<HTMLElement | null>) {
+export function useView() {
+  const [node, setNode] = useState<HTMLElement | null>(null);
   const [size, setSize] = useState({ width: 800, height: 500 });
   const [chosen, setChosen] = useState<View | null>(null);
 
   useLayoutEffect(() => {
-    const node = element.current;
     if (!node) return;
     const observer = new ResizeObserver(() => setSize({ width: node.clientWidth, height: node.clientHeight }));
     observer.observe(node);
     return () => observer.disconnect();
-  }, [element]);
+  }, [node]);
 
   const scale = Math.min(size.width / PAGE_WIDTH, size.height / PAGE_HEIGHT) || 0.5;
   const fitted = {
@@ -53,5 +53,6 @@ export function useView(element: RefObject<HTMLElement | null>) {
   );
   const fit = useCallback(() => setChosen(null), []);
 
-  return { view, size, zoom, pan, fit, fits: chosen === null };
+  // `holder` takes the element that holds the surface, whenever that comes to be.
+  return { holder: setNode, view, size, zoom, pan, fit, fits: chosen === null };
 }
