@@ -23,7 +23,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   const board = useBoard(id);
   const { you } = useConnection();
   const commands = useBoardCommands(id);
-  const view = useView();
+  const { holder, ...view } = useView();
   const [tool, setTool] = useState<Tool>({ name: 'stick', index: 0 });
   const [ink, setInk] = useState<Ink>('slate');
   const marks = board?.marks;
@@ -62,7 +62,7 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   return (
     <Box sx={{ flex: 1, minHeight: 0, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
       <Box
-        ref={view.holder}
+        ref={holder}
         sx={{
           flex: 1,
           minHeight: 0,
