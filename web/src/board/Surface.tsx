@@ -43,7 +43,7 @@ interface Props {
   commands: BoardCommands;
   glimpses: Glimpses;
   names: ReadonlyMap<string, string>;
-  view: ReturnType<typeof useView>;
+  view: Omit<ReturnType<typeof useView>, 'holder'>;
   children?: ReactNode;
 }
 
