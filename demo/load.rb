@@ -9,11 +9,26 @@ module Demo
   MINUTE = 60_000
   DAY = 86_400_000
 
+  STILL_TO_COME = %w[rules passage night fronts].freeze
+
+  # When the first class of the day begins: in a quarter of an hour or so.
+  def self.today(now) = ((now + 14 * MINUTE) / (5 * MINUTE)) * 5 * MINUTE
+
+  # Moves what is still to come, so that a class is about to begin whenever Veranda is started.
+  # A demo in which that class was opened already stays as it is.
+  def self.freshen(archive, now:)
+    rules = archive.db[:lessons].first(id: 'rules') or return
+    return if rules[:starts_at] > Time.at(now / 1000) || archive.sittings.of_lesson('rules').any?
+
+    later = today(now) / 1000 - rules[:starts_at].to_i
+    archive.db[:lessons].where(id: STILL_TO_COME).update(starts_at: Sequel.lit("starts_at + ? * interval '1 second'", later))
+  end
+
   # @param archive [Veranda::Store::Archive] over an empty database
   # @param now [Integer] ms since the epoch
   # @param password [String] for the staff's accounts
   def self.build(archive, now:, password:)
-    today = ((now + 14 * MINUTE) / (5 * MINUTE)) * 5 * MINUTE
+    today = today(now)
     School.new(archive).build(password)
     ReadingTheChart.new(archive, starts_at: today - 14 * DAY).build
     TideHeight.new(archive, starts_at: today - 7 * DAY).build
@@ -27,6 +42,11 @@ if $PROGRAM_NAME == __FILE__
   Veranda::Store::Database.migrate(db)
   archive = Veranda::Store::Archive.new(db)
   sign_ins = Demo::SignIns.new(archive, Veranda::Environment.session_secret)
-  db.transaction { Demo.build(archive, now: (Time.now.to_f * 1000).round, password: sign_ins.password) } if db[:people].empty?
+  now = (Time.now.to_f * 1000).round
+  if db[:people].empty?
+    db.transaction { Demo.build(archive, now: now, password: sign_ins.password) }
+  else
+    Demo.freshen(archive, now: now)
+  end
   sign_ins.print_for(ARGV.first)
 end

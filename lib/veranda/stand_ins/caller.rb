@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require 'async'
+require 'async/http/endpoint'
+require 'async/websocket/client'
+require 'net/http'
+
+module Veranda
+  module StandIns
+    # A stand-in that comes from outside, over HTTP and a real WebSocket, by a class link: for
+    # load, and for filling a class on another machine.
+    class Caller
+      # @param address [String] `http://…` of a Veranda
+      # @param token [String] of a class link
+      # @param name [String]
+      # @param rng [Random]
+      def initialize(address, token, name:, rng:)
+        @address = address
+        @token = token
+        @name = name
+        @rng = rng
+      end
+
+      # Comes in, acts, and says goodbye.
+      # @param seconds [Numeric]
+      # @param pace [Numeric] mean seconds between two acts
+      def call(seconds:, pace:)
+        sitting_id = come_in
+        endpoint = Async::HTTP::Endpoint.parse("#{@address.sub('http', 'ws')}/live")
+        Async::WebSocket::Client.connect(endpoint, headers: [['cookie', @cookie], ['origin', @address]]) do |socket|
+          @socket = socket
+          say(t: 'hello', v: Live::Protocol::VERSION, sitting: sitting_id)
+          listener = Async { listen }
+          Student.new(self, look: -> { @sitting }, rng: @rng, pace: pace).act(seconds)
+          listener.stop
+        end
+      end
+
+      # @param facts [Hash]
+      def say(**facts)
+        @socket.write(JSON.generate(facts))
+        @socket.flush
+      end
+
+      private
+
+      def listen
+        while (message = @socket.read)
+          facts = JSON.parse(message.buffer, symbolize_names: true)
+          case facts[:t]
+          when 'welcome' then welcome(facts[:streams])
+          when 'entry' then follow(facts)
+          end
+        end
+      end
+
+      def welcome(parts)
+        part = parts.find { |candidate| candidate[:stream].start_with?('sitting/') }
+        @sitting = Core::Sittings::Sitting.from(part[:view])
+      end
+
+      def follow(facts)
+        return unless @sitting && facts[:stream].start_with?('sitting/')
+
+        @sitting.apply(Core::Streams::Entry.new(at: facts[:at], actor: facts[:by], kind: facts[:kind], body: facts[:body]))
+      end
+
+      # @return [String] id of the class
+      def come_in
+        lesson = post('/api/links/enter', token: @token, name: @name)['to'][%r{/lessons/(\w+)/}, 1]
+        post("/api/lessons/#{lesson}/class")['sitting']
+      end
+
+      def post(path, body = {})
+        token = request(Net::HTTP::Get.new('/api/session'))['csrf']
+        request(Net::HTTP::Post.new(path, 'X-CSRF-Token' => token, 'Content-Type' => 'application/json'), JSON.generate(body))
+      end
+
+      def request(request, body = nil)
+        uri = URI(@address)
+        request['Cookie'] = @cookie if @cookie
+        request.body = body
+        response = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
+        @cookie = response['set-cookie'].split(';').first if response['set-cookie']
+        facts = JSON.parse(response.body)
+        raise "#{@name} was not let in: #{facts['says']}" unless response.is_a?(Net::HTTPSuccess)
+
+        facts
+      end
+    end
+  end
+end
