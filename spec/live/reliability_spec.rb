@@ -99,6 +99,7 @@ RSpec.describe 'Reliability' do
     server = Server.shared
     odalys = join(server, 'odalys')
     ARCHIVE.db.run('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()')
+    ARCHIVE.db.disconnect # the specs' own connections are gone as well
     answers = Array.new(5) do |i|
       odalys.do('board.put', board, id: "away-#{i}", again: true, marks: [stroke("away-#{i}")]).tap do
         sleep 0.2

@@ -60,10 +60,12 @@ class Wire
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
     from = 0
     loop do
-      found = @heard[from..].find(&wanted)
+      # The reader goes on meanwhile: what is looked at and what is counted must be the same.
+      heard = @heard.dup
+      found = (heard[from..] || heard).find(&wanted)
       return found if found
 
-      from = @heard.length
+      from = heard.length
       left = deadline - Process.clock_gettime(Process::CLOCK_MONOTONIC)
       raise "Not heard within #{seconds} s; last: #{@heard.last(3).inspect[0, 600]}" if left.negative?
 
