@@ -38,6 +38,7 @@ export function Ledge(props: Props) {
         alignItems: 'center',
         height: 52,
         flex: 'none',
+        overflowX: { xs: 'auto', md: 'visible' },
         px: 1.25,
         gap: 0.25,
         borderTop: 2,

@@ -18,7 +18,7 @@ export function RunStrip({ timing, age, onStep }: Props) {
       role="group"
       aria-label="Run strip"
       sx={{
-        display: 'flex',
+        display: { xs: 'none', md: 'flex' },
         flex: 1,
         minWidth: 120,
         height: 34,

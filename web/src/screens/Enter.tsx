@@ -50,10 +50,14 @@ export default function Enter() {
   if (look.isPending || (straight && !refusal)) return <Waiting says="Opening the link" />;
   const says = refusal ?? look.error?.message ?? null;
   return (
-    <Box component="main" sx={{ height: '100%', display: 'grid', placeItems: 'center' }}>
+    <Box
+      component="main"
+      sx={{ height: '100%', display: 'grid', placeItems: 'center', gridTemplateColumns: 'minmax(0, 1fr)' }}
+    >
       <Box
         sx={{
           width: 440,
+          maxWidth: '100%',
           p: 4,
           bgcolor: 'background.paper',
           border: 1,

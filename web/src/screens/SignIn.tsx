@@ -29,12 +29,16 @@ export function SignIn() {
   };
 
   return (
-    <Box component="main" sx={{ height: '100%', display: 'grid', placeItems: 'center' }}>
+    <Box
+      component="main"
+      sx={{ height: '100%', display: 'grid', placeItems: 'center', gridTemplateColumns: 'minmax(0, 1fr)' }}
+    >
       <Box
         component="form"
         onSubmit={(event) => void signIn(event)}
         sx={{
           width: 380,
+          maxWidth: '100%',
           p: 4,
           bgcolor: 'background.paper',
           border: 1,

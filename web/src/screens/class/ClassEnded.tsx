@@ -20,9 +20,20 @@ export function ClassEnded({ sitting, you, facts }: Props) {
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Ribbon title={sitting.title} under={sitting.course} />
-      <Box component="main" sx={{ flex: 1, display: 'grid', placeItems: 'center', p: 3 }}>
+      <Box
+        component="main"
+        sx={{ flex: 1, display: 'grid', placeItems: 'center', gridTemplateColumns: 'minmax(0, 1fr)', p: 3 }}
+      >
         <Box
-          sx={{ width: 620, p: 4, bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 1.5 }}
+          sx={{
+            width: 620,
+            maxWidth: '100%',
+            p: 4,
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 1.5,
+          }}
         >
           <Box component="h2" sx={{ m: 0, typography: 'h1' }}>
             The class has ended

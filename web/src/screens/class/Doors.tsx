@@ -35,9 +35,27 @@ export function Doors({ sitting, you, facts }: Props) {
           <Button onClick={() => (live.leave(), go('/'))}>Leave</Button>
         )}
       </Ribbon>
-      <Box component="main" sx={{ flex: 1, overflowY: 'auto', display: 'grid', placeItems: 'center', p: 3 }}>
+      <Box
+        component="main"
+        sx={{
+          flex: 1,
+          overflowY: 'auto',
+          display: 'grid',
+          placeItems: 'center',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          p: 3,
+        }}
+      >
         <Box
-          sx={{ width: 620, p: 4, bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 1.5 }}
+          sx={{
+            width: 620,
+            maxWidth: '100%',
+            p: 4,
+            bgcolor: 'background.paper',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 1.5,
+          }}
         >
           <Box sx={{ color: 'text.secondary' }}>
             {left > 0 ? `Begins at ${clockTime(sitting.starts_at)}` : `Was to begin at ${clockTime(sitting.starts_at)}`}
@@ -85,6 +103,7 @@ export function Doors({ sitting, you, facts }: Props) {
                     height: 36,
                     display: 'grid',
                     placeItems: 'center',
+                    gridTemplateColumns: 'minmax(0, 1fr)',
                     bgcolor: washOf(seat.id),
                     color: '#23313A',
                     fontWeight: 700,

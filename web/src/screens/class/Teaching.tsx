@@ -73,7 +73,7 @@ export function Teaching({ sitting, you, facts }: Props) {
         <Recording sitting={sitting} now={now} staff={you.staff} />
         {you.staff ? <EndClass sitting={sitting} /> : <Leave />}
       </Ribbon>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
         {you.staff && <Sheet sitting={sitting} notes={facts.notes} timing={timing} age={age} />}
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25, pb: 1 }}>
           {board && view.shown ? (
@@ -113,7 +113,8 @@ export function Teaching({ sitting, you, facts }: Props) {
         </Box>
         <Box
           sx={{
-            width: 288,
+            width: { xs: 1, md: 288 },
+            height: { xs: 190, md: 'auto' },
             flex: 'none',
             bgcolor: 'background.paper',
             borderLeft: 1,
