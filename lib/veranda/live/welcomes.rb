@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require 'zlib'
-
 module Veranda
   module Live
     # What a peer is told when it arrives, when its audience changes, and after it fell behind.

@@ -35,9 +35,6 @@ module Veranda
         end
       end
 
-      # @return [Boolean]
-      def stream?(name) = !@db[:streams].where(name: name).empty?
-
       # Appends what the block returns, in one transaction.
       # @param names [Array<String>] every stream that the block reads or writes
       # @yieldparam heads [Hash{String => Integer}] present head of each stream
