@@ -1,5 +1,21 @@
 # shellcheck shell=bash
 # The front end: npm packages, types from the contracts, and the built pages in web/dist.
+NODE_WANTED=20
+
+# Debian's own Node may be older than the build needs; then a newer one comes as an npm package.
+install_node() {
+  local major arch
+  major=$(node -p 'process.versions.node.split(".")[0]' 2>/dev/null || echo 0)
+  [ "$major" -ge "$NODE_WANTED" ] && return 0
+  arch=$(uname -m | sed 's/x86_64/x64/; s/aarch64/arm64/')
+  say "Installing Node $NODE_WANTED from npm (Debian's is $major)"
+  npm install --no-audit --no-fund --loglevel=error --prefix var/node "node-linux-$arch@$NODE_WANTED" >/dev/null ||
+    fail "Node $NODE_WANTED could not be installed. Check the network and start again."
+  mkdir -p var/node/bin
+  ln -sf "$PWD/var/node/node_modules/node-linux-$arch/bin/node" var/node/bin/node
+  export PATH="$PWD/var/node/bin:$PATH"
+}
+
 install_npm() {
   local stamp=web/node_modules/.installed
   [ -e "$stamp" ] && [ ! web/package-lock.json -nt "$stamp" ] && return 0
