@@ -14,6 +14,16 @@ gem 'argon2'
 gem 'mail'
 gem 'rodauth'
 
+# Files, background work, documents
+gem 'hexapdf'
+gem 'image_processing'
+gem 'marcel'
+gem 'nokogiri'
+gem 'que'
+gem 'ruby-vips'
+gem 'rubyzip', '< 3'
+gem 'shrine'
+
 # Data
 gem 'json'
 gem 'pg'

@@ -39,7 +39,7 @@ RSpec.describe 'Rights' do
     open: [lambda(&:sitting), ->(_, _) { true }],
     nothing_allowed: [lambda { |stage|
       stage.sitting.tap do |track|
-        %w[draw post].each do |right|
+        Veranda::Core::Rights::RIGHTS.each_key.map(&:to_s).each do |right|
           track.do(stage.person(:odalys), 'class.rule', { right: right, allow: false })
         end
       end
@@ -57,12 +57,15 @@ RSpec.describe 'Rights' do
   end
 
   # Every command × role in an open class: those for staff are for staff alone.
-  staff_only = %w[board.clear board.add_page class.open class.end class.move class.extend class.show class.rule class.record]
+  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
     'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] },
+    'board.arrange' => { ids: ['own'], way: 'to_front' }, 'board.straighten' => { ids: ['own'] },
+    'board.use_prop' => { id: 'die', action: 'roll' }, 'board.set_page' => { page: 'p1', grows: true },
+    'board.bring_back' => { page: 'p1', seq: 0 },
     'board.point' => { page: 'p1', path: [0, 1, 1] }, 'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }
   }
   (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).each do |command|
@@ -86,6 +89,7 @@ RSpec.describe 'Rights' do
     when :board
       board(sitting: hall).tap do |track|
         track.do(by, 'board.put', { marks: [stroke('own')] })
+        track.do(by, 'board.put', { marks: [prop('die', 'dice', count: 1, faces: 6)] })
         track.do(by, 'board.put', { marks: [stroke('undone')] })
         track.do(by, 'board.undo')
       end

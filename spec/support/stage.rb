@@ -17,7 +17,7 @@ module Stage
   # One stream with what has happened on it.
   class Track
     attr_reader :name, :state, :entries
-    attr_accessor :clock
+    attr_accessor :clock, :outside
 
     def initialize(name, sitting: nil)
       @name = name
@@ -30,20 +30,23 @@ module Stage
     # @return [Core::Streams::Entry, nil]
     def do(by, wire_name, input = {}, at: @clock += 1_000)
       sitting = @name.start_with?('sitting') ? @state : @sitting&.state
-      scene = Core::Scene.new(state: @state, sitting: sitting, by: by, at: at, rng: Random.new(1))
+      scene = Core::Scene.new(state: @state, sitting: sitting, by: by, at: at, rng: Random.new(@entries.length),
+                              outside: outside, earlier: ->(seq) { Core::Streams::Fold.over(@name, copies.take(seq)) })
       kind, body = Core::Commands.decide(wire_name, JSON.parse(JSON.generate(input)), scene)
       kind && append(by.id, kind, body, at)
     end
 
     # What the state would be, folded afresh from what JSON keeps of the entries.
     def refolded
-      Core::Streams::Fold.over(@name, @entries.map { |entry| entry.dup.tap { |copy| copy.body = through_json(copy.body) } })
+      Core::Streams::Fold.over(@name, copies)
     end
 
     # The state after a snapshot was written and read back.
     def restored = Core::Streams::Fold.restore(@name, through_json(@state.to_h))
 
     private
+
+    def copies = @entries.map { |entry| entry.dup.tap { |copy| copy.body = through_json(copy.body) } }
 
     def append(actor, kind, body, at)
       entry = Core::Streams::Entry.new(stream: @name, seq: @entries.length + 1, at: at, actor: actor, kind: kind,
@@ -78,6 +81,18 @@ module Stage
     track.do(person(:odalys), 'class.open', at: 920_000)
     %i[farah jonas].each { |id| track.do(person(id), 'class.join', at: 930_000) }
     track
+  end
+
+  def prop(id, kind, **settings)
+    { id: id, page: 'p1', kind: 'prop', prop: kind, settings: settings, x: 100, y: 100, w: 200, h: 100, ink: 'slate' }
+  end
+
+  def box(id, x, y, w = 100, h = 60, **more)
+    { id: id, page: 'p1', kind: 'rectangle', x: x, y: y, w: w, h: h, width: 3, ink: 'lake', **more }
+  end
+
+  def text(id, words, x: 100, y: 100, **more)
+    { id: id, page: 'p1', kind: 'text', x: x, y: y, w: 300, size: 32, ink: 'slate', text: words, **more }
   end
 
   def stroke(id, **fields)

@@ -5,7 +5,7 @@ module Veranda
     # What students may do, and why or why not.
     module Rights
       # Each right with the words that finish "You may …".
-      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange' }.freeze
+      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange', props: 'use props' }.freeze
     end
   end
 end

@@ -10,11 +10,13 @@ module Veranda
     # @!attribute by [Person]
     # @!attribute at [Integer] ms since the epoch
     # @!attribute rng [Random]
-    Scene = Struct.new(:state, :sitting, :by, :at, :rng, keyword_init: true) do
+    # @!attribute outside [String, nil] what students may do with the board outside of class: `read` or `work`
+    # @!attribute earlier [#call] answers with the state as it was at an earlier seq of the stream
+    Scene = Struct.new(:state, :sitting, :by, :at, :rng, :outside, :earlier, keyword_init: true) do
       # @param right [Symbol]
       # @return [Rights::Answer] whether `by` has the right here and now, and why
       def right(right)
-        Rights::Ask.call(right, by: by, sitting: sitting)
+        Rights::Ask.call(right, by: by, sitting: sitting, outside: outside)
       end
     end
   end

@@ -36,6 +36,15 @@ module Veranda
         # @param value [Numeric] px; smaller cannot be read on a laptop
         def self.type_size?(value) = coordinate?(value) && value.between?(14, 200)
 
+        # @param value [Array] one pressure for each point
+        def self.pressures?(value) = value.all? { |number| coordinate?(number) && number.between?(0, 1) }
+
+        # @param value [Numeric] degrees
+        def self.turn?(value) = coordinate?(value) && value.between?(-360, 360)
+
+        # @param value [Array] how likely each part of a spinner is, against the others
+        def self.weights?(value) = value.all? { |number| coordinate?(number) && number.positive? && number <= 1000 }
+
         # @param value [Numeric] a width or height
         def self.extent?(value)
           coordinate?(value) && value >= 0

@@ -8,16 +8,50 @@ export interface Commands {
       w?: number;
       h?: number;
       points?: number[];
+      press?: {
+        [k: string]: unknown;
+      }[];
       ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
       width?: number;
       text?: string;
+      alt?: string;
       size?: number;
+      angle?: number;
       fill?: boolean;
       locked?: boolean;
       page: string;
+      group?: null | string;
       id: string;
-      kind: 'stroke' | 'highlight' | 'line' | 'arrow' | 'rectangle' | 'ellipse' | 'text' | 'note';
+      kind:
+        | 'stroke'
+        | 'highlight'
+        | 'line'
+        | 'arrow'
+        | 'polygon'
+        | 'rectangle'
+        | 'ellipse'
+        | 'text'
+        | 'note'
+        | 'image'
+        | 'sign'
+        | 'prop';
       took?: number;
+      sign?: 'tick' | 'cross' | 'arrow';
+      material?: string;
+      version?: number;
+      slide?: number;
+      prop?: 'dice' | 'spinner' | 'counter' | 'timer' | 'picker';
+      settings?: {
+        count?: number;
+        faces?: number;
+        labels?: string[];
+        weights?: {
+          [k: string]: unknown;
+        }[];
+        shape?: 'round' | 'square' | 'triangle' | 'diamond' | 'star' | 'boat';
+        seconds?: number;
+        names?: string[];
+      };
     }[];
   };
   'board.change': {
@@ -29,13 +63,19 @@ export interface Commands {
         w?: number;
         h?: number;
         points?: number[];
+        press?: {
+          [k: string]: unknown;
+        }[];
         ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
         width?: number;
         text?: string;
+        alt?: string;
         size?: number;
+        angle?: number;
         fill?: boolean;
         locked?: boolean;
         page?: string;
+        group?: null | string;
       };
     }[];
   };
@@ -44,12 +84,47 @@ export interface Commands {
   };
   'board.clear': {
     page: string;
+    by?: string;
+  };
+  'board.arrange': {
+    ids: string[];
+    way:
+      | 'left'
+      | 'centre'
+      | 'right'
+      | 'top'
+      | 'middle'
+      | 'bottom'
+      | 'space_across'
+      | 'space_down'
+      | 'to_front'
+      | 'to_back'
+      | 'forward'
+      | 'backward'
+      | 'sort_column'
+      | 'sort_row';
+    language?: string;
+  };
+  'board.straighten': {
+    ids: string[];
+  };
+  'board.use_prop': {
+    id: string;
+    action: 'roll' | 'spin' | 'start' | 'pause' | 'reset' | 'pick' | 'again';
   };
   'board.undo': {};
   'board.redo': {};
+  'board.bring_back': {
+    page: string;
+    seq: number;
+  };
   'board.add_page': {
     page: string;
     after: string;
+  };
+  'board.set_page': {
+    page: string;
+    grows: boolean;
   };
   'board.point': {
     page: string;
@@ -72,7 +147,7 @@ export interface Commands {
     person?: string;
   };
   'class.rule': {
-    right: 'draw' | 'post';
+    right: 'draw' | 'post' | 'props';
     allow: boolean;
     person?: string;
   };

@@ -10,24 +10,36 @@ module Veranda
       #
       # `x`, `y` are px on a {PAGE_WIDTH}-wide page; `z` orders marks from bottom to top;
       # `by` and `at` name the author and time and are given by the server alone.
-      # Drawn kinds carry `points`, flat pairs relative to `x`, `y`; boxed kinds carry `w`, `h`.
+      # Drawn kinds carry `points`, flat pairs relative to `x`, `y`, and `press`, one value of
+      # 0..1 for each point, when the pen told its pressure. Boxed kinds carry `w`, `h`. `angle` turns a
+      # mark about the middle of its box, in degrees clockwise. Marks with one `group` are
+      # chosen together. A picture names a page of a material: `material`, `version`, `slide`.
       module Mark
         PAGE_WIDTH = 1600
         PAGE_HEIGHT = 1000
 
-        DRAWN = %w[stroke highlight line arrow].freeze
         FREEHAND = %w[stroke highlight].freeze
+        DRAWN = [*FREEHAND, 'line', 'arrow', 'polygon'].freeze
         BOXED = %w[rectangle ellipse].freeze
         WRITTEN = %w[text note].freeze
-        KINDS = (DRAWN + BOXED + WRITTEN).freeze
+        PICTURE = 'image'
+        SIGN = 'sign'
+        PROP = 'prop'
+        KINDS = [*DRAWN, *BOXED, *WRITTEN, PICTURE, SIGN, PROP].freeze
+
+        # The small marks that are put with one click.
+        SIGNS = %w[tick cross arrow].freeze
 
         # What a person may change on a mark after it was put.
-        CHANGEABLE = %i[x y w h points ink width text size locked fill page].freeze
+        CHANGEABLE = %i[x y w h points press ink width text size locked fill page angle group alt].freeze
 
         REQUIRED = {
           **DRAWN.to_h { |kind| [kind, %i[points width]] },
           **BOXED.to_h { |kind| [kind, %i[w h width]] },
-          **WRITTEN.to_h { |kind| [kind, %i[text size w]] }
+          **WRITTEN.to_h { |kind| [kind, %i[text size w]] },
+          PICTURE => %i[w h material version slide alt],
+          SIGN => %i[w h sign],
+          PROP => %i[w h prop settings]
         }.freeze
 
         module_function
@@ -36,28 +48,51 @@ module Veranda
         # @raise [Refusal] `mark_incomplete`
         def check!(mark)
           missing = REQUIRED.fetch(mark[:kind]).find { |field| mark[field].nil? }
-          return unless missing
+          raise Refusal.new(:mark_incomplete, "A #{mark[:kind]} needs its #{missing}. Nothing was put on the board.") if missing
+          return if mark[:press].nil? || mark[:press].length * 2 == mark[:points]&.length
 
-          raise Refusal.new(:mark_incomplete, "A #{mark[:kind]} needs its #{missing}. Nothing was put on the board.")
+          raise Refusal.new(:mark_incomplete, 'A stroke needs one pressure for each point. Nothing was put on the board.')
         end
 
         # Control characters cannot be written as XML and mean nothing on a board.
         # @param fields [Hash] a mark or a set of changes to one
         # @return [Hash]
         def tidy(fields)
-          return fields unless fields[:text]
-
-          fields.merge(text: fields[:text].gsub(/\r\n?/, "\n").tr("\t", ' ').gsub(/[^\n\P{Cc}]|[\uFFFE\uFFFF]/, ''))
+          %i[text alt].reduce(fields) do |tidied, field|
+            tidied[field] ? tidied.merge(field => plain(tidied[field])) : tidied
+          end
         end
 
-        # @return [Array(Numeric, Numeric, Numeric, Numeric)] x, y, width, height in page px
+        def plain(text) = text.gsub(/\r\n?/, "\n").tr("\t", ' ').gsub(/[^\n\P{Cc}]|[\uFFFE\uFFFF]/, '')
+
+        # @return [Array(Numeric, Numeric, Numeric, Numeric)] x, y, width, height in page px, before it is turned
         def box(mark)
           case mark[:kind]
           when *DRAWN then points_box(mark)
-          when *WRITTEN then [mark[:x], mark[:y], mark[:w], TextLayout.of(mark).height]
+          when *WRITTEN then [mark[:x], mark[:y], mark[:w], written_height(mark)]
           else mark.values_at(:x, :y, :w, :h)
           end
         end
+
+        # @return [Array(Numeric, Numeric, Numeric, Numeric)] the upright box around the mark as it lies on the page
+        def bounds(mark)
+          x, y, w, h = box(mark)
+          return [x, y, w, h] if (mark[:angle] || 0).zero?
+
+          turn = mark[:angle] * Math::PI / 180
+          wide = (w * Math.cos(turn)).abs + (h * Math.sin(turn)).abs
+          high = (w * Math.sin(turn)).abs + (h * Math.cos(turn)).abs
+          [x + (w - wide) / 2.0, y + (h - high) / 2.0, wide, high]
+        end
+
+        # @return [String] the words on a mark, for searching: its text, or what its picture shows
+        def words(mark) = [mark[:text], mark[:alt], *mark.dig(:settings, :labels), *mark.dig(:settings, :names)].compact.join(' ')
+
+        def written_height(mark)
+          height = TextLayout.of(mark).height
+          mark[:kind] == 'note' ? [mark[:h] || 0, height].max : height
+        end
+        private_class_method :written_height
 
         def points_box(mark)
           xs, ys = mark[:points].each_slice(2).to_a.transpose

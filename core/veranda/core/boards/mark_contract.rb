@@ -9,6 +9,7 @@ module Veranda
       module MarkContract
         MAX_NUMBERS = 6_000
         MAX_TEXT = 4_000
+        MAX_ALT = 500
 
         module_function
 
@@ -20,13 +21,17 @@ module Veranda
           dsl.optional(:w).value(Types::Number, :extent?)
           dsl.optional(:h).value(Types::Number, :extent?)
           dsl.optional(:points).value(:array, :points?, min_size?: 2, max_size?: MAX_NUMBERS)
+          dsl.optional(:press).value(:array, :pressures?, max_size?: MAX_NUMBERS / 2)
           dsl.optional(:ink).value(:string, included_in?: Inks::NAMES)
           dsl.optional(:width).value(Types::Number, :pen_width?)
           dsl.optional(:text).value(:string, max_size?: MAX_TEXT)
+          dsl.optional(:alt).value(:string, max_size?: MAX_ALT)
           dsl.optional(:size).value(Types::Number, :type_size?)
+          dsl.optional(:angle).value(Types::Number, :turn?)
           dsl.optional(:fill).value(:bool)
           dsl.optional(:locked).value(:bool)
           dsl.optional(:page).value(Types::ID)
+          dsl.optional(:group).maybe(Types::ID)
         end
 
         # A change set is small and fixed in shape, so both ways of naming a mark share it.
@@ -44,6 +49,12 @@ module Veranda
           required(:y).value(Types::Number, :coordinate?)
           required(:ink).value(:string, included_in?: Inks::NAMES)
           optional(:took).value(:integer, gteq?: 0, lteq?: 120_000)
+          optional(:sign).value(:string, included_in?: Mark::SIGNS)
+          optional(:material).value(Types::ID)
+          optional(:version).value(:integer, gteq?: 1, lteq?: 10_000)
+          optional(:slide).value(:integer, gteq?: 1, lteq?: 10_000)
+          optional(:prop).value(:string, included_in?: Props::KINDS)
+          optional(:settings).hash(Props::SETTINGS)
         end
       end
     end

@@ -20,15 +20,30 @@ module Veranda
         # @param tolerance [Numeric] px; the greatest distance a dropped point may lie off
         # @return [Array<Numeric>] a subset of the points, in order
         def call(points, tolerance: TOLERANCE)
+          indices(points, tolerance: tolerance).flat_map { |i| [points[2 * i], points[2 * i + 1]] }
+        end
+
+        # @param points [Array<Numeric>] x and y in turn
+        # @param press [Array<Numeric>, nil] the pen's pressure at each point; where it bends, points stay too
+        # @param width [Numeric] px of the pen, by which pressure becomes a distance
+        # @return [Array<Integer>] which points stay
+        def indices(points, tolerance: TOLERANCE, press: nil, width: 0)
           last = points.length / 2 - 1
-          return points if last < 2
+          return (0..last).to_a if last < 2
 
           bounds = (0..last).step(STRETCH).to_a | [last]
-          kept = bounds.each_cons(2).reduce([0]) do |indices, (first, final)|
-            indices.concat(between(points, first, final, tolerance))
+          bounds.each_cons(2).reduce([0]) do |kept, (first, final)|
+            within = between(points, first, final, tolerance)
+            within |= between(edge(press, width, first, final), first, final, tolerance) if press
+            kept.concat(within.sort)
           end
-          kept.flat_map { |i| [points[2 * i], points[2 * i + 1]] }
         end
+
+        # The half width of the stroke over its points, as a line of its own.
+        def edge(press, width, first, final)
+          Array.new(2 * (final + 1)) { |i| i < 2 * first ? 0 : (i.even? ? i / 2 * width : press[i / 2] * width / 2.0) }
+        end
+        private_class_method :edge
 
         # Works with a stack of what is still open, since a wild stroke would nest too deep.
         # @return [Array<Integer>] indices kept after `first`, up to and with `final`

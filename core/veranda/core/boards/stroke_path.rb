@@ -41,7 +41,6 @@ module Veranda
 
           along.map { |value| value / length * shorter / 3 }
         end
-        private_class_method :handle
 
         def corner?(arriving, leaving)
           dot = arriving[0] * leaving[0] + arriving[1] * leaving[1]

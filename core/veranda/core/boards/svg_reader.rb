@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'json'
 require 'rexml/document'
 
 module Veranda
@@ -9,15 +10,16 @@ module Veranda
       #
       #   page = SvgReader.new(text).call
       #   page.marks   #=> [{ id:, kind:, … }, …] bottom first
+      #   page.facts   #=> { ground: {…} }, what is special about the page, or nil
       #   page.authors #=> { "farah" => "Farah Lindqvist" }
       #
       # Raises {Refusal} `not_a_board` for anything else, including documents with a DOCTYPE,
       # since entities are the way to make a small file unfold into a huge one.
       class SvgReader
-        Page = Struct.new(:id, :marks, :authors, keyword_init: true)
+        Page = Struct.new(:id, :facts, :marks, :authors, keyword_init: true)
 
-        NUMBERS = %i[width size x y w h].freeze
-        INTEGERS = %i[took at z].freeze
+        NUMBERS = %i[width size x y w h angle].freeze
+        INTEGERS = %i[took at z version slide].freeze
         FLAGS = %i[locked fill].freeze
 
         # @param text [String]
@@ -32,7 +34,7 @@ module Veranda
 
           groups = root.get_elements("g[@class='mark']")
           authors = groups.to_h { |group| [group.attributes['v:by'], group.attributes['v:author']] }
-          Page.new(id: root.attributes['v:page'], marks: groups.map { |group| mark(group) }, authors: authors.compact)
+          Page.new(id: root.attributes['v:page'], facts: nested(root.attributes['v:facts']), marks: groups.map { |group| mark(group) }, authors: authors.compact)
         end
 
         private
@@ -60,13 +62,20 @@ module Veranda
           return if text.nil?
           return text == 'true' if FLAGS.include?(field)
           return text.to_i if INTEGERS.include?(field)
+          return nested(text) if SvgWriter::NESTED.include?(field)
 
           NUMBERS.include?(field) ? number(text) : text
         end
 
+        def nested(text)
+          text && JSON.parse(text, symbolize_names: true)
+        rescue JSON::ParserError
+          raise not_a_board
+        end
+
         def points(group)
           path = group.get_elements('path').first
-          path && path.attributes['v:points'].split.map { |text| number(text) }
+          path && path.attributes['v:points']&.split&.map { |text| number(text) }
         end
 
         def written(group)

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'json'
 require 'rexml/document'
 
 module Veranda
@@ -10,19 +11,30 @@ module Veranda
       # attributes of the namespace {NAMESPACE}.
       #
       #   SvgWriter.new(board, 'p1', title: 'Crossing').call #=> "<svg …>"
+      #
+      # Pictures are asked for one by one, so that the file stands alone:
+      #
+      #   SvgWriter.new(board, 'p1', pictures: ->(material, version, slide) { 'data:image/png;base64,…' })
       class SvgWriter
         NAMESPACE = 'urn:veranda:board:1'
         # Everything about a mark that its drawing alone does not tell, in this order.
-        KEPT = %i[id page kind ink width size locked fill took by at z x y w h].freeze
+        KEPT = %i[id page kind ink width size locked fill took by at z x y w h angle group sign alt material version slide prop
+                  settings shows press].freeze
+        # Those of them that are written as JSON.
+        NESTED = %i[settings shows press].freeze
         FONT = "'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Next Variable', sans-serif"
 
         # @param board [Board]
         # @param page [String]
         # @param title [String]
-        def initialize(board, page, title: 'Board')
+        # @param pictures [#call, nil] answers with the address of a slide's picture, or nil
+        # @param ground [Boolean] whether the slide beneath is drawn
+        def initialize(board, page, title: 'Board', pictures: nil, ground: true)
           @board = board
           @page = page
           @title = title
+          @pictures = pictures || ->(*) {}
+          @ground = ground
         end
 
         # @return [String] a standalone SVG document
@@ -30,7 +42,10 @@ module Veranda
           document = REXML::Document.new
           svg = document.add_element('svg', root_attributes)
           svg.add_element('title').text = @title
-          svg.add_element('rect', 'class' => 'paper', 'width' => '100%', 'height' => '100%', 'fill' => Inks::PAPER)
+          if @ground
+            svg.add_element('rect', 'class' => 'paper', 'width' => '100%', 'height' => '100%', 'fill' => Inks::PAPER)
+            lay_ground(svg)
+          end
           @board.on_page(@page).each { |mark| draw(svg, mark) }
           document.to_s
         end
@@ -38,21 +53,46 @@ module Veranda
         private
 
         def root_attributes
-          size = { 'width' => Mark::PAGE_WIDTH.to_s, 'height' => Mark::PAGE_HEIGHT.to_s }
+          high = @board.height(@page).to_s
           { 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'v:page' => @page,
-            'viewBox' => "0 0 #{Mark::PAGE_WIDTH} #{Mark::PAGE_HEIGHT}", 'font-family' => FONT, **size }
+            'viewBox' => "0 0 #{Mark::PAGE_WIDTH} #{high}", 'font-family' => FONT, 'width' => Mark::PAGE_WIDTH.to_s, 'height' => high,
+            **facts }
+        end
+
+        def facts
+          @board.page_facts[@page] ? { 'v:facts' => JSON.generate(@board.page_facts[@page]) } : {}
+        end
+
+        def lay_ground(svg)
+          ground = @board.page_facts.dig(@page, :ground) or return
+          address = @pictures.call(*ground.values_at(:material, :version, :slide)) or return
+          svg.add_element('image', 'class' => 'ground', 'width' => Mark::PAGE_WIDTH.to_s,
+                                   'height' => (Mark::PAGE_WIDTH * ground[:h] / ground[:w].to_f).round.to_s, 'href' => address)
         end
 
         def draw(svg, mark)
-          group = svg.add_element('g', 'class' => 'mark', 'transform' => "translate(#{mark[:x]} #{mark[:y]})")
-          KEPT.each { |field| group.add_attribute("v:#{field}", mark[field].to_s) unless mark[field].nil? }
+          group = svg.add_element('g', 'class' => 'mark', 'transform' => place(mark))
+          KEPT.each { |field| group.add_attribute("v:#{field}", written(field, mark[field])) unless mark[field].nil? }
           group.add_attribute('v:author', @board.authors[mark[:by]]) if @board.authors[mark[:by]]
           group.add_element('desc').text = mark[:text] if mark[:text]
           send(:"draw_#{mark[:kind]}", group, mark)
         end
 
+        def written(field, value) = NESTED.include?(field) ? JSON.generate(value) : value.to_s
+
+        def place(mark)
+          moved = "translate(#{mark[:x]} #{mark[:y]})"
+          return moved if (mark[:angle] || 0).zero?
+
+          x, y, w, h = Mark.box(mark)
+          "#{moved} rotate(#{mark[:angle]} #{x - mark[:x] + w / 2.0} #{y - mark[:y] + h / 2.0})"
+        end
+
         def draw_stroke(group, mark)
-          path(group, mark, StrokePath.call(mark[:points]), pen(mark))
+          return path(group, mark, StrokePath.call(mark[:points]), pen(mark)) unless mark[:press]
+
+          outline = StrokeOutline.path(mark[:points], mark[:press], mark[:width])
+          path(group, mark, outline, 'fill' => Inks::INKS.fetch(mark[:ink]))
         end
 
         def draw_highlight(group, mark)
@@ -68,6 +108,10 @@ module Veranda
           path(group, mark, StrokePath.call(mark[:points]) + ArrowHead.call(mark[:points], mark[:width]), pen(mark))
         end
 
+        def draw_polygon(group, mark)
+          path(group, mark, "M#{mark[:points].each_slice(2).map { |pair| pair.join(' ') }.join('L')}Z", pen(mark))
+        end
+
         def draw_rectangle(group, mark)
           group.add_element('rect', pen(mark).merge('width' => mark[:w].to_s, 'height' => mark[:h].to_s, 'rx' => '4'))
         end
@@ -77,6 +121,22 @@ module Veranda
           place = { cx: rx, cy: ry, rx: rx, ry: ry }.to_h { |name, value| [name.to_s, value.to_s] }
           group.add_element('ellipse', pen(mark).merge(place))
         end
+
+        def draw_sign(group, mark)
+          wide = { 'stroke-width' => (mark[:w] * 0.14).round(2).to_s }
+          group.add_element('path', pen(mark.merge(width: 1, fill: nil)).merge(wide, 'd' => Signs.path(mark[:sign], mark[:w], mark[:h])))
+        end
+
+        def draw_image(group, mark)
+          address = @pictures.call(*mark.values_at(:material, :version, :slide))
+          group.add_element('title').text = mark[:alt] unless mark[:alt].empty?
+          size = { 'width' => mark[:w].to_s, 'height' => mark[:h].to_s }
+          return group.add_element('rect', size.merge('fill' => Inks::WASHES['slate'])) unless address
+
+          group.add_element('image', size.merge('href' => address, 'preserveAspectRatio' => 'none'))
+        end
+
+        def draw_prop(group, mark) = PropDrawing.new(group, mark).call
 
         def draw_text(group, mark) = lines(group, mark, 0)
 

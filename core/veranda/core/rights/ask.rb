@@ -5,23 +5,33 @@ module Veranda
     module Rights
       # The one place that answers "may this person do that, here, now?"
       #
-      # Staff always may. Outside a class only staff act. In a class the doors must be
-      # open, and then an exception for the person counts before the rule for all.
+      # Staff always may. Outside a class others work on the boards that were given to them for
+      # that. In a class the doors must be open, and then an exception for the person counts before
+      # the rule for all.
       module Ask
         module_function
 
         # @param right [Symbol] one of {RIGHTS}
         # @param by [Person]
         # @param sitting [Sittings::Sitting, nil]
+        # @param outside [String, nil] what students may do with the board outside of class, see {OUTSIDE}
         # @return [Answer]
-        def call(right, by:, sitting:)
+        def call(right, by:, sitting:, outside: nil)
           return Answer.no(:class_ended, 'This class has ended. Its boards can still be read.') if sitting&.ended?
           return Answer.yes(:staff) if by.staff?
-          return Answer.no(:no_class, 'Only instructors and assistants prepare lessons.') unless sitting
+          return outside_class(outside) unless sitting
           return Answer.no(:doors_closed, 'The doors are not open yet.') unless sitting.open?
 
           by_rule(right, by, sitting.rules)
         end
+
+        def outside_class(outside)
+          return Answer.yes(:outside) if outside == 'work'
+          return Answer.no(:board_for_reading, 'This board is for reading outside of class.') if outside == 'read'
+
+          Answer.no(:no_class, 'Only instructors and assistants prepare lessons.')
+        end
+        private_class_method :outside_class
 
         def by_rule(right, by, rules)
           exception = rules.exception(right, by.id)

@@ -12,7 +12,7 @@ module Veranda
       # Immutable. Setting a right for all forgets the exceptions to it, so that
       # "nobody draws" means nobody.
       class HouseRules
-        DEFAULT = { draw: true, post: true }.freeze
+        DEFAULT = { draw: true, post: true, props: true }.freeze
 
         # @param for_all [Hash{Symbol => Boolean}]
         # @param exceptions [Hash{Symbol => Hash{String => Boolean}}]

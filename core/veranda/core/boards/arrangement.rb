@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Boards
+      # Works out where marks go when they are lined up, spaced out, piled or sorted.
+      #
+      #   Arrangement.call(marks, 'left', board: board) #=> { 'm1' => { x: 40.0 }, … }
+      #
+      # Marks of one group count as one piece. Lining up goes by the piece that reaches farthest;
+      # spacing keeps the two outermost where they are; sorting begins at the top left of them all.
+      module Arrangement
+        LINES = %w[left centre right top middle bottom].freeze
+        SPACES = %w[space_across space_down].freeze
+        PILES = %w[to_front to_back forward backward].freeze
+        SORTS = %w[sort_column sort_row].freeze
+        WAYS = [*LINES, *SPACES, *PILES, *SORTS].freeze
+
+        # Between sorted pieces, in px.
+        GAP = 16
+
+        Piece = Struct.new(:marks, :x, :y, :w, :h) do
+          def self.of(marks)
+            boxes = marks.map { |mark| Mark.bounds(mark) }
+            x, y = boxes.map { |box| box[0] }.min, boxes.map { |box| box[1] }.min
+            new(marks, x, y, boxes.map { |box| box[0] + box[2] }.max - x, boxes.map { |box| box[1] + box[3] }.max - y)
+          end
+
+          # @return [Hash] the changes that move all marks of the piece, so that its corner comes to (x, y)
+          def to(to_x, to_y)
+            dx, dy = to_x - x, to_y - y
+            marks.to_h { |mark| [mark[:id], { x: (mark[:x] + dx).round(1), y: (mark[:y] + dy).round(1) }] }
+          end
+
+          def words = marks.map { |mark| Mark.words(mark) }.join(' ').strip
+        end
+
+        module_function
+
+        # @param marks [Array<Hash>]
+        # @param way [String] one of {WAYS}
+        # @param board [Board] for the pile they lie in
+        # @param language [String] BCP 47 tag, for sorting
+        # @return [Hash{String => Hash}] fields to set by mark id
+        def call(marks, way, board:, language: 'en')
+          return pile(marks, way, board) if PILES.include?(way)
+
+          pieces = marks.group_by { |mark| mark[:group] || mark[:id] }.each_value.map { |group| Piece.of(group) }
+          return {} if pieces.length < 2
+
+          if LINES.include?(way) then line_up(pieces, way)
+          elsif SPACES.include?(way) then space(pieces, way)
+          else sort(pieces, way, language)
+          end
+        end
+
+        def line_up(pieces, way)
+          all = Piece.of(pieces.flat_map(&:marks))
+          merge(pieces) do |piece|
+            case way
+            when 'left' then piece.to(all.x, piece.y)
+            when 'centre' then piece.to(all.x + (all.w - piece.w) / 2.0, piece.y)
+            when 'right' then piece.to(all.x + all.w - piece.w, piece.y)
+            when 'top' then piece.to(piece.x, all.y)
+            when 'middle' then piece.to(piece.x, all.y + (all.h - piece.h) / 2.0)
+            else piece.to(piece.x, all.y + all.h - piece.h)
+            end
+          end
+        end
+        private_class_method :line_up
+
+        # Equal gaps between neighbours, which may be below zero when the pieces are too large.
+        def space(pieces, way)
+          place, extent = way == 'space_across' ? %i[x w] : %i[y h]
+          order = pieces.sort_by { |piece| [piece[place], piece.marks.first[:id]] }
+          span = order.last[place] + order.last[extent] - order.first[place]
+          gap = (span - order.sum { |piece| piece[extent] }) / (order.length - 1).to_f
+          at = order.first[place]
+          merge(order) do |piece|
+            target = at
+            at += piece[extent] + gap
+            place == :x ? piece.to(target, piece.y) : piece.to(piece.x, target)
+          end
+        end
+        private_class_method :space
+
+        def sort(pieces, way, language)
+          all = Piece.of(pieces.flat_map(&:marks))
+          order = pieces.sort_by { |piece| [Collation.key(piece.words, language: language), piece.marks.first[:id]] }
+          x, y = all.x, all.y
+          merge(order) do |piece|
+            moved = piece.to(x, y)
+            way == 'sort_column' ? y += piece.h + GAP : x += piece.w + GAP
+            moved
+          end
+        end
+        private_class_method :sort
+
+        # To the front or back of everything on the page, or past the next one above or below.
+        def pile(marks, way, board)
+          chosen = marks.sort_by { |mark| mark[:z] }
+          ids = chosen.map { |mark| mark[:id] }
+          page = board.on_page(chosen.first[:page])
+          others = page.reject { |mark| ids.include?(mark[:id]) }
+          order = case way
+                  when 'to_front' then others + chosen
+                  when 'to_back' then chosen + others
+                  else past_neighbour(page, others, chosen, way)
+                  end
+          heights = page.map { |mark| mark[:z] }.sort
+          heights = (1..order.length).to_a if heights.uniq.length < heights.length
+          order.zip(heights).to_h { |mark, z| [mark[:id], { z: z }] }
+        end
+        private_class_method :pile
+
+        def past_neighbour(page, others, chosen, way)
+          edge = way == 'forward' ? page.index(chosen.last) + 1 : page.index(chosen.first) - 1
+          below = others.count { |mark| page.index(mark) <= edge }
+          below -= 1 if way == 'backward' && edge >= 0
+          others.take(below) + chosen + others.drop(below)
+        end
+        private_class_method :past_neighbour
+
+        def merge(pieces, &block) = pieces.map(&block).reduce({}, :merge)
+        private_class_method :merge
+      end
+    end
+  end
+end
