@@ -5,7 +5,8 @@ require_relative 'config/environment'
 # Nothing is loaded while requests are served.
 Zeitwerk::Loader.eager_load_all
 
-archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
+archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url),
+                                      files: Veranda::Environment.files)
 hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1)
 
 run Veranda::Http::App.build(archive: archive, hub: hub, secret: Veranda::Environment.session_secret,

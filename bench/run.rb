@@ -7,7 +7,8 @@ require_relative '../spec/support/server'
 
 ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek }.freeze
 
-archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4))
+archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),
+                                      files: Veranda::Environment.files)
 begin
   (ARGV.empty? ? ALL.keys : ARGV).each do |name|
     measure = ALL[name] or abort "There is no measure #{name}; there are #{ALL.keys.join(', ')}."

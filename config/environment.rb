@@ -15,6 +15,9 @@ module Veranda
     # @return [String] folder for secrets and data of this machine
     def var = ENV.fetch('VERANDA_VAR', File.join(ROOT, 'var'))
 
+    # @return [String] folder for materials and what is made of them
+    def files = ENV.fetch('VERANDA_FILES', File.join(var, 'files'))
+
     # @return [Integer] how many server processes there are
     def processes = Integer(ENV.fetch('PROCESSES', '1'))
 

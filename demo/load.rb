@@ -41,7 +41,7 @@ end
 if $PROGRAM_NAME == __FILE__
   db = Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 2)
   Veranda::Store::Database.migrate(db)
-  archive = Veranda::Store::Archive.new(db)
+  archive = Veranda::Store::Archive.new(db, files: Veranda::Environment.files)
   sign_ins = Demo::SignIns.new(archive, Veranda::Environment.session_secret)
   now = (Time.now.to_f * 1000).round
   if db[:people].empty?

@@ -7,7 +7,8 @@ Dir[File.join(__dir__, 'support/*.rb')].each { |file| require file }
 %w[school drawing sign_ins].each { |part| require_relative "../demo/#{part}" }
 
 Zeitwerk::Loader.eager_load_all
-ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url))
+ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url),
+                                      files: Veranda::Environment.files)
 
 RSpec.configure do |config|
   config.include Lessons

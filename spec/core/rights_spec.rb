@@ -57,10 +57,11 @@ RSpec.describe 'Rights' do
   end
 
   # Every command × role in an open class: those for staff are for staff alone.
-  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record]
+  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue class.stop_timer]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
+    'class.cue' => { cue: 'fog' },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
     'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] },
     'board.arrange' => { ids: ['own'], way: 'to_front' }, 'board.straighten' => { ids: ['own'] },

@@ -65,7 +65,9 @@ module Stage
     id: 's1', title: 'Collision rules', course: 'Navigation', starts_at: 1_000_000, minutes: 60,
     steps: [{ id: 'names', title: 'Names', minutes: 10, shortest: 5, board: 'b1' },
             { id: 'crossing', title: 'Crossing', minutes: 30, shortest: 20, board: 'b2' },
-            { id: 'sum-up', title: 'Sum up', minutes: 20, shortest: 5, board: nil }],
+            { id: 'sum-up', title: 'Sum up', minutes: 20, shortest: 5, board: nil,
+              cues: [{ id: 'fog', kind: 'timer', seconds: 60, label: 'Fog drill' }, { id: 'look', kind: 'show', board: 'b2' },
+                     { id: 'rec', kind: 'record' }] }],
     boards: [{ id: 'b1', name: 'Names', audience: 'everyone' }, { id: 'b2', name: 'Crossing', audience: 'everyone' },
              { id: 'b3', name: 'Answers', audience: 'staff' }],
     record_from: 'crossing', rehearsal: false

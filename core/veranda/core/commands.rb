@@ -10,7 +10,7 @@ module Veranda
         Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::PointAt,
         Sittings::Plan, Sittings::OpenDoors, Sittings::EndClass, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
-        Sittings::SetRight, Sittings::Record,
+        Sittings::SetRight, Sittings::Record, Sittings::FireCue, Sittings::StopTimer,
         Exchange::WritePost, Exchange::DeletePost
       ].freeze
 

@@ -4,17 +4,22 @@ module Veranda
   module Store
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
-      attr_reader :db, :log, :people, :lessons, :sittings, :recordings, :links
+      attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads
 
       # @param db [Sequel::Database]
-      def initialize(db)
+      # @param files [String] folder for materials
+      def initialize(db, files:)
         @db = db
         @log = Log.new(db)
+        @files = Files.new(files)
+        @materials = Materials.new(db, @files)
+        @uploads = Uploads.new(db, @files)
         @people = People.new(db)
         @lessons = Lessons.new(db, @log)
         @sittings = Sittings.new(db, @log, @lessons)
         @recordings = Recordings.new(db, @log, @sittings)
         @links = Links.new(db)
+        @boards = BoardList.new(db, @log)
       end
 
       # @return [Hash] `{ id:, name: }`

@@ -45,6 +45,7 @@ module Veranda
         @db.transaction do
           entries = yield lock(names)
           write(entries) unless entries.empty?
+          MaterialUses.note(@db, entries)
           entries
         end
       end
@@ -52,10 +53,12 @@ module Veranda
       # @param name [String]
       # @param after [Integer] seq
       # @param upto [Integer, nil] ms since the epoch; entries later than that are left out
+      # @param last [Integer, nil] seq; entries after that one are left out
       # @param without [Array<String>] kinds to leave out
       # @return [Array<Core::Streams::Entry>]
-      def entries(name, after: 0, upto: nil, without: [])
+      def entries(name, after: 0, upto: nil, last: nil, without: [])
         rows = @db[:entries].where(stream: name) { seq > after }.order(:seq)
+        rows = rows.where { seq <= last } if last
         rows = rows.exclude(kind: without) if without.any?
         rows = rows.where { at <= upto } if upto
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
@@ -98,6 +101,13 @@ module Veranda
         state, seq, = snapshot(name, upto: at)
         entries = entries(name, after: seq, upto: at, without: Core::Streams::Fold::IDLE_KINDS)
         Core::Streams::Fold.over(name, entries, from: state)
+      end
+
+      # @param seq [Integer]
+      # @return [Object] the state of a stream as it was after one of its entries
+      def state_after(name, seq)
+        state, kept, = snapshot(name, last: seq)
+        Core::Streams::Fold.over(name, entries(name, after: kept, last: seq, without: Core::Streams::Fold::IDLE_KINDS), from: state)
       end
 
       # @param name [String]
@@ -145,8 +155,9 @@ module Veranda
         Sequel.lit(([template] * rows.length).join(', '), *rows.flatten(1))
       end
 
-      def snapshot(name, upto: nil)
+      def snapshot(name, upto: nil, last: nil)
         rows = @db[:snapshots].where(stream: name)
+        rows = rows.where { seq <= last } if last
         rows = rows.where { at <= upto } if upto
         row = rows.reverse(:seq).select(:seq, :at, Sequel.cast(:body, String).as(:body)).first
         return [Core::Streams::Fold.start(name), 0, 0] unless row

@@ -10,18 +10,19 @@ module Veranda
     # @!attribute stream [String]
     # @!attribute sitting [String, nil] stream of the class it happens in
     # @!attribute by [Core::Person]
+    # @!attribute outside [String, nil] what students may do with the board when there is no class
     # @!attribute again [Boolean] whether it may have been carried out already
-    Order = Struct.new(:id, :command, :input, :stream, :sitting, :by, :again, keyword_init: true) do
+    Order = Struct.new(:id, :command, :input, :stream, :sitting, :by, :outside, :again, keyword_init: true) do
       # Looks the command up and checks its input.
       # @raise [Core::Refusal] `unknown_command`, `bad_input`, `wrong_stream`
-      def self.of(wire_name, input, stream:, by:, id: Ids.call, sitting: nil, again: false)
+      def self.of(wire_name, input, stream:, by:, id: Ids.call, sitting: nil, outside: nil, again: false)
         command = Core::Commands.fetch(wire_name)
         unless command.stream_kind == Core::Streams::StreamName.kind(stream)
           raise Core::Refusal.new(:wrong_stream, "#{wire_name} cannot be done there.")
         end
 
         new(id: id, command: command, input: Core::Contract.check(command.contract, input), stream: stream, by: by,
-            sitting: command.stream_kind == :sitting ? stream : sitting, again: again)
+            sitting: command.stream_kind == :sitting ? stream : sitting, outside: outside, again: again)
       end
 
       # @return [Array<String>] streams that it reads or writes

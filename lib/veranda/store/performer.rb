@@ -96,7 +96,8 @@ module Veranda
         copy = copy(order.stream)
         sitting = order.sitting && copy(order.sitting).state
         readable!(order, sitting)
-        scene = Core::Scene.new(state: copy.state, sitting: sitting, by: order.by, at: at, rng: @rng)
+        scene = Core::Scene.new(state: copy.state, sitting: sitting, by: order.by, at: at, rng: @rng, outside: order.outside,
+                                earlier: ->(seq) { @log.state_after(order.stream, seq) })
         kind, body = order.command.new(order.input, scene).decide
         return Outcome.new(order: order, seq: copy.seq) unless kind
 

@@ -19,9 +19,17 @@ module Veranda
               required(:shortest).value(:integer, gteq?: 0, lteq?: 600)
               required(:notes).value(:string, max_size?: 4000)
               required(:board).maybe(Types::ID)
+              optional(:material).maybe(Types::ID)
+              optional(:rules).maybe(:hash) do
+                Rights::RIGHTS.each_key { |right| required(right).value(:bool) }
+              end
+              optional(:cues).value(:array, max_size?: Cues::MOST).each { hash(Cues::CONTRACT) }
             end
           end
         end
+
+        # What steps have that say nothing of it.
+        PLAIN = { material: nil, rules: nil, cues: [] }.freeze
 
         module_function
 
@@ -32,6 +40,7 @@ module Veranda
         def check(input, boards:)
           facts = Contract.check(CONTRACT, input)
           facts[:steps]&.each { |step| check_step(step, boards) }
+          facts[:steps]&.each { |step| step[:cues]&.each { |cue| Cues.check!(cue, boards) } }
           facts
         end
 

@@ -36,8 +36,16 @@ module Veranda
           end
         end
 
+        # @return [Hash{String => Integer}, nil] minutes to take off by step so that the class length is met; nil when
+        #   the steps cannot spare that much, empty when nothing is over
+        def squeeze = Squeeze.call(@steps, over)
+
         # @return [Hash] figures for whoever shows the run sheet
-        def to_h = { total: total, minutes: @minutes, over: over, rows: rows }
+        def to_h
+          fit = squeeze
+          { total: total, minutes: @minutes, over: over, rows: rows, slack: Squeeze.slack(@steps),
+            squeeze: fit&.map { |step, less| { step: step, less: less } } }
+        end
       end
     end
   end

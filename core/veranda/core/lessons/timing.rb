@@ -46,7 +46,19 @@ module Veranda
           stretches = @sitting.steps.map do |step|
             { step: step[:id], title: step[:title], planned: planned(step), spent: spent(step), state: state(step) }
           end
-          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift }
+          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift, squeeze: squeeze }
+        end
+
+        # When late by a minute or more: what the steps to come could give, so that the class ends in time, or
+        # as near to that as they can.
+        # @return [Array<Hash>] `{ step:, less: }` in minutes
+        def squeeze
+          late = (drift / MINUTE.to_f).floor
+          return [] unless late.positive? && @sitting.step && !@sitting.ended?
+
+          coming = remaining.drop(1).map { |step| step.slice(:id, :shortest).merge(minutes: planned(step) / MINUTE) }
+          off = Squeeze.call(coming, [late, Squeeze.slack(coming)].min)
+          off.map { |step, less| { step: step, less: less } }
         end
 
         private

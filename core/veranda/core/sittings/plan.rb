@@ -19,11 +19,17 @@ module Veranda
             required(:minutes).value(:integer, gteq?: 0)
             required(:shortest).value(:integer, gteq?: 0)
             required(:board).maybe(Types::ID)
+            optional(:material).maybe(Types::ID)
+            optional(:rules).maybe(:hash) do
+              Rights::RIGHTS.each_key { |right| required(right).value(:bool) }
+            end
+            optional(:cues).array(:hash, Lessons::Cues::CONTRACT)
           end
           required(:boards).array(:hash) do
             required(:id).value(Types::ID)
             required(:name).filled(:string)
             required(:audience).value(:string, included_in?: %w[everyone staff])
+            optional(:first_page).value(Types::ID)
           end
           required(:record_from).maybe(Types::ID)
           required(:rehearsal).value(:bool)

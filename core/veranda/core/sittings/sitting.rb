@@ -7,7 +7,7 @@ module Veranda
       # Private notes are not in it, since students read this stream.
       class Sitting
         PLAN = %i[id title course starts_at minutes steps boards record_from rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves extra shown hands stretches record_by_hand].freeze
+        FACTS = %i[status opened_at ended_at moves extra shown hands stretches record_by_hand timer cued].freeze
 
         attr_reader(*PLAN, *FACTS)
         # @return [Hash{String => Seat}]
@@ -23,6 +23,7 @@ module Veranda
           @extra = {}
           @hands = []
           @stretches = []
+          @cued = []
           @seats = {}
           @rules = Rights::HouseRules.new
         end
@@ -30,10 +31,15 @@ module Veranda
         def open? = @status == 'open'
         def ended? = @status == 'ended'
 
-        # @return [Hash, nil] the step the class is at: `{ id:, title:, minutes:, shortest:, board: }`
+        # @return [Hash, nil] the step the class is at: `{ id:, title:, minutes:, shortest:, board:, rules:, cues: }`
         def step = @moves.any? ? step_by_id(@moves.last[:step]) : nil
 
         def step_by_id(id) = @steps.find { |step| step[:id] == id }
+
+        # @return [String] the page of a board that comes on show first
+        def first_page(board_id)
+          @boards.find { |board| board[:id] == board_id }&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE
+        end
 
         # @return [Boolean] whether a recording runs now
         def recording? = @stretches.any? && @stretches.last[:to].nil?
@@ -66,6 +72,7 @@ module Veranda
 
         def restore(facts)
           [*PLAN, *FACTS].each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @cued ||= []
           @extra = facts[:extra].to_h { |row| row.values_at(:step, :ms) }
           @seats = facts[:seats].to_h { |seat| [seat[:id], Seat.new(**seat)] }
           @rules = Rights::HouseRules.from(facts[:rules])
@@ -99,7 +106,8 @@ module Veranda
 
         def moved(entry, body)
           @moves << { step: body[:step], at: entry.at }
-          @shown = { board: step[:board], page: Boards::Board::FIRST_PAGE } if step[:board]
+          @shown = { board: step[:board], page: first_page(step[:board]) } if step[:board]
+          step[:rules]&.each { |right, allow| @rules = @rules.set(right, allow) }
           start_recording(entry.at) if body[:record]
         end
 
@@ -123,6 +131,17 @@ module Veranda
           body[:on] ? start_recording(entry.at) : stop_recording(entry.at)
         end
 
+        def cue_fired(entry, body)
+          @cued |= [body[:cue]]
+          case body[:kind]
+          when 'show' then @shown = { board: body[:board], page: body[:page] }
+          when 'timer' then @timer = { ends_at: body[:ends_at], label: body[:label] }
+          when 'record' then start_recording(entry.at)
+          end
+        end
+
+        def timer_stopped(_entry, _body) = @timer = nil
+
         def seat_becomes(presence, entry)
           seat = @seats[entry.actor]
           seat.presence = presence
@@ -142,7 +161,8 @@ module Veranda
       SittingChanges = {
         'planned' => :planned, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined, 'dropped' => :dropped,
         'left' => :left, 'moved' => :moved, 'extended' => :extended, 'shown' => :shown_on,
-        'hand_raised' => :hand_raised, 'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'recording' => :recording
+        'hand_raised' => :hand_raised, 'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'recording' => :recording,
+        'cued' => :cue_fired, 'timer_stopped' => :timer_stopped
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end
   end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require 'dry/schema'
+
+module Veranda
+  module Core
+    module Lessons
+      # Actions prepared on a step, fired by one key in class:
+      #
+      #   { id:, kind: 'show', board:, page: }     another board comes on show
+      #   { id:, kind: 'timer', seconds:, label: } a timer starts that everyone sees
+      #   { id:, kind: 'record' }                  the recording begins
+      #
+      # Polls, rooms and clips get kinds of their own when there are polls, rooms and clips.
+      module Cues
+        KINDS = %w[show timer record].freeze
+        MOST = 12
+
+        CONTRACT = Dry::Schema.JSON do
+          required(:id).value(Types::ID)
+          required(:kind).value(:string, included_in?: KINDS)
+          optional(:label).value(:string, max_size?: 80)
+          optional(:board).value(Types::ID)
+          optional(:page).value(Types::ID)
+          optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
+        end
+
+        NEEDED = { 'show' => :board, 'timer' => :seconds }.freeze
+
+        module_function
+
+        # @param cue [Hash]
+        # @param boards [Array<String>] ids of the lesson's boards
+        # @raise [Refusal] `cue_incomplete`, `no_such_board`
+        def check!(cue, boards)
+          needed = NEEDED[cue[:kind]]
+          raise Refusal.new(:cue_incomplete, 'A cue lacks what it should do. Choose it, or take the cue out.') if needed && cue[needed].nil?
+          return if cue[:board].nil? || boards.include?(cue[:board])
+
+          raise Refusal.new(:no_such_board, 'The board of a cue is not in this lesson.')
+        end
+      end
+    end
+  end
+end

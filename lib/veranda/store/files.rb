@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require 'fileutils'
+require 'shrine'
+require 'shrine/storage/file_system'
+
+module Veranda
+  module Store
+    # Where materials, their slides and uploads lie. Names are paths below one folder, and they are
+    # made here and in the workshop, never from what somebody typed.
+    #
+    #   files.put(io, 'materials/7/1/original') #=> 'materials/7/1/original'
+    #   files.path('materials/7/1/original')    #=> "/…/store/materials/7/1/original"
+    class Files
+      # @param root [String] folder; made when needed
+      def initialize(root)
+        @root = root
+        @store = Shrine::Storage::FileSystem.new(root, prefix: 'store')
+        FileUtils.mkdir_p(uploads)
+      end
+
+      # @param io [#read] a file or the like
+      # @param name [String]
+      # @return [String] the name
+      def put(io, name)
+        @store.upload(io, name)
+        name
+      end
+
+      # @return [String] of the file on this machine
+      def path(name) = @store.path(name).to_s
+
+      def exist?(name) = @store.exists?(name)
+
+      # @return [String] all of a file
+      def read(name) = @store.open(name, &:read)
+
+      # Takes a file from elsewhere on this machine over as it is.
+      # @return [String] the name
+      def move(path, name)
+        @store.upload(File.open(path, 'rb'), name, move: true)
+        name
+      end
+
+      # Where the upload with this id grows, until it is whole.
+      # @return [String]
+      def upload_path(id) = File.join(uploads, id)
+
+      # @return [String] a folder for work that may be thrown away
+      def scratch = File.join(@root, 'scratch').tap { |path| FileUtils.mkdir_p(path) }
+
+      private
+
+      def uploads = File.join(@root, 'uploads')
+    end
+  end
+end

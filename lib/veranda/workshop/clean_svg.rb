@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require 'nokogiri'
+
+module Veranda
+  module Workshop
+    # Makes an SVG from elsewhere safe to show: only elements and attributes that draw are left, and nothing in
+    # it reaches out to the network or to other files.
+    #
+    #   CleanSvg.call(text).text    #=> "<svg …>"
+    #   CleanSvg.call(text).dropped #=> ["scripts", "links to other places"]
+    module CleanSvg
+      class NotSvg < StandardError; end
+      Clean = Struct.new(:text, :w, :h, :words, :dropped, keyword_init: true)
+
+      ELEMENTS = %w[
+        svg g defs symbol use title desc path rect circle ellipse line polyline polygon text tspan textPath image a
+        linearGradient radialGradient stop pattern clipPath mask marker filter feBlend feColorMatrix feComponentTransfer
+        feComposite feConvolveMatrix feDiffuseLighting feDisplacementMap feDistantLight feDropShadow feFlood feFuncA feFuncB
+        feFuncG feFuncR feGaussianBlur feMerge feMergeNode feMorphology feOffset fePointLight feSpecularLighting feSpotLight
+        feTile feTurbulence style switch
+      ].freeze
+      # Pictures may only be inside the file itself.
+      EMBEDDED = %r{\Adata:image/(png|jpeg|gif|webp);base64,}.freeze
+      REACHES_OUT = /@import|url\(\s*['"]?(?!#|data:image)|expression\(|javascript:|behavior\s*:/i.freeze
+      MOST_ELEMENTS = 50_000
+
+      module_function
+
+      # @param text [String]
+      # @return [Clean]
+      # @raise [NotSvg]
+      def call(text)
+        raise NotSvg if text.match?(/<!ENTITY/i)
+
+        document = Nokogiri::XML(text, &:nonet)
+        root = document.root
+        raise NotSvg unless root&.name == 'svg' && document.xpath('count(//*)') <= MOST_ELEMENTS
+
+        dropped = []
+        document.internal_subset&.remove
+        document.xpath('//processing-instruction()|//comment()').each(&:remove)
+        document.xpath('//*').reverse_each { |element| clean(element, dropped) }
+        w, h = size(root)
+        root['width'], root['height'] = w.to_s, h.to_s
+        Clean.new(text: root.to_xml, w: w, h: h, words: document.xpath('//*[local-name()="text"]').map(&:text).join("\n").strip, dropped: dropped.uniq)
+      end
+
+      def clean(element, dropped)
+        unless ELEMENTS.include?(element.name)
+          dropped << (element.name == 'script' ? 'scripts' : 'parts that are no drawing')
+          return element.remove
+        end
+        if element.name == 'style' && element.text.match?(REACHES_OUT)
+          dropped << 'links to other places'
+          return element.remove
+        end
+        element.attribute_nodes.each { |attribute| clean_attribute(element, attribute, dropped) }
+      end
+      private_class_method :clean
+
+      def clean_attribute(element, attribute, dropped)
+        if attribute.node_name.downcase.start_with?('on')
+          dropped << 'scripts'
+          attribute.remove
+        elsif attribute.node_name == 'href'
+          return if attribute.value.start_with?('#') || (element.name == 'image' && attribute.value.match?(EMBEDDED))
+
+          dropped << 'links to other places'
+          attribute.remove
+        elsif attribute.value.match?(REACHES_OUT)
+          dropped << 'links to other places'
+          attribute.remove
+        end
+      end
+      private_class_method :clean_attribute
+
+      # @return [Array(Integer, Integer)] px
+      def size(root)
+        box = root['viewBox'].to_s.split(/[\s,]+/).map { |part| Float(part, exception: false) }
+        w, h = [root['width'], root['height']].map { |value| value.to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
+        w, h = box[2], box[3] unless w && h && w.positive? && h.positive?
+        w, h = 300.0, 150.0 unless w && h && w.positive? && h.positive?
+        root['viewBox'] ||= "0 0 #{w} #{h}"
+        [w, h].map { |value| value.round.clamp(1, 20_000) }
+      end
+      private_class_method :size
+    end
+  end
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require 'fileutils'
+require 'nokogiri'
+require 'zip'
+
+module Veranda
+  module Workshop
+    # An office document: made into a PDF by LibreOffice, and looked through for what gets lost on the way.
+    class Office
+      # Names in OOXML that stand for the fonts of the theme.
+      THEME = { '+mn-lt' => 'minorFont', '+mj-lt' => 'majorFont' }.freeze
+      # Symbols are drawn by fonts that documents name without needing their letters.
+      SYMBOLS = /symbol|wingdings|webdings|dingbats/i.freeze
+
+      # @param path [String]
+      # @param type [String] media type
+      # @param dir [String] to work in
+      def initialize(path, type, dir)
+        @path = path
+        @ending = Core::Materials::Kinds::OFFICE.fetch(type)
+        @dir = dir
+      end
+
+      # @return [String] path of the PDF
+      # @raise [Tool::Failed]
+      def pdf
+        source = File.join(@dir, "in.#{@ending}")
+        FileUtils.cp(@path, source)
+        Tool.run('soffice', "-env:UserInstallation=file://#{profile}", '--headless', '--norestore', '--convert-to', 'pdf', '--outdir', @dir,
+                 source, dir: @dir, seconds: 240, memory: 8 * Tool::GIGABYTE)
+        made = File.join(@dir, 'in.pdf')
+        raise Tool::Failed, 'nothing came of it' unless File.exist?(made)
+
+        made
+      end
+
+      # @param there [Array<String>] names of the fonts in the PDF
+      # @return [Hash{String => String, nil}] what stands in for each font that the document asks for in vain
+      def missing_fonts(there)
+        missing = wanted_fonts.grep_v(SYMBOLS).reject { |font| there.any? { |name| same?(font, name) } }
+        spare = there.reject { |name| wanted_fonts.any? { |font| same?(font, name) } }.map { |name| name.split(/[-,]/).first }.uniq
+        missing.to_h { |font| [font, spare.length == 1 || missing.length == 1 ? spaced(spare.first) : nil] }
+      end
+
+      # @return [Array<Integer>] slides on which something moves
+      def animated
+        case @ending
+        when 'pptx' then slide_parts.select { |_, part| moves?(part) }.map(&:first)
+        when 'odp' then odp_pages.each_with_index.select { |page, _| page.xpath('.//*[local-name()="par" and namespace-uri()[contains(., "animation")]]//*[starts-with(local-name(), "animate") or local-name()="set"]').any? }.map { |_, i| i + 1 }
+        else []
+        end
+      end
+
+      private
+
+      # Each run gets a fresh profile, so that two runs never meet and no document changes the next one's settings.
+      def profile = File.join(@dir, 'profile')
+
+      def part(name) = Zip::File.open(@path) { |zip| zip.find_entry(name)&.get_input_stream&.read }
+      def parts(pattern) = Zip::File.open(@path) { |zip| zip.glob(pattern).to_h { |entry| [entry.name, entry.get_input_stream.read] } }
+      def xml(text) = Nokogiri::XML(text) { |config| config.nonet.nocdata }
+
+      def slide_parts
+        parts('ppt/slides/slide*.xml').map { |name, text| [name[/\d+/].to_i, xml(text)] }.sort_by(&:first)
+      end
+
+      def moves?(slide)
+        names = slide.xpath('//*[local-name()="timing"]//*').map(&:name)
+        (names & %w[anim animEffect animMotion animScale animRot animClr]).any? || slide.xpath('//*[local-name()="transition"]').any?
+      end
+
+      def odp_pages = xml(part('content.xml')).xpath('//*[local-name()="page" and namespace-uri()[contains(., "drawing")]]')
+
+      def wanted_fonts
+        @wanted_fonts ||= (@ending.end_with?('x') ? ooxml_fonts : odf_fonts).map(&:strip).reject(&:empty?).uniq
+      end
+
+      # Fonts of what is written; themes name many more that nothing uses.
+      def ooxml_fonts
+        texts = parts('{ppt/slides,word}/*.xml').values.map { |text| xml(text) }
+        written = texts.flat_map { |text| text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value) }
+        themed = texts.any? { |text| text.xpath('//*[local-name()="t"]').any? } ? theme_fonts : {}
+        written.flat_map { |font| THEME[font] ? themed.fetch(THEME[font], []) : [font] } | (written.empty? ? themed.values.flatten : [])
+      end
+
+      def theme_fonts
+        theme = parts('{ppt,word}/theme/theme1.xml').values.first or return {}
+        THEME.each_value.to_h { |name| [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)] }
+      end
+
+      # Styles name font faces, and faces name families.
+      def odf_fonts
+        content = xml(part('content.xml'))
+        used = content.xpath('//*[local-name()="text-properties"]/@*[local-name()="font-name"]').map(&:value)
+        content.xpath('//*[local-name()="font-face"]').select { |face| used.include?(face.xpath('@*[local-name()="name"]').text) }
+               .map { |face| face.xpath('@*[local-name()="font-family"]').text.delete("'\"").split(',').first.to_s }
+      end
+
+      def same?(font, name) = folded(name).start_with?(folded(font))
+      def folded(name) = name.downcase.gsub(/[^\p{L}\p{N}]/, '')
+      def spaced(name) = name&.gsub(/(?<=\p{Ll})(?=\p{Lu})/, ' ')
+    end
+  end
+end

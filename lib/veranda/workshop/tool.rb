@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require 'tempfile'
+
+module Veranda
+  module Workshop
+    # Runs programs that open what strangers made: with limits on time, memory and files, with no network
+    # where the machine allows that, with nothing of our own in their environment, and in a folder that is thrown away.
+    #
+    #   Tool.run('pdfinfo', 'in.pdf', dir: dir, seconds: 10) #=> "Pages: 3\n…"
+    module Tool
+      # The program said no.
+      class Failed < StandardError; end
+      # It was stopped, because it took too long.
+      class TooLong < Failed; end
+
+      GIGABYTE = 1024**3
+
+      module_function
+
+      # @param command [Array<String>]
+      # @param dir [String] folder to work in
+      # @param seconds [Numeric] of the clock; of the processor twice as many
+      # @param memory [Integer] bytes of address space
+      # @param errors [Boolean] whether a non-zero exit is an error
+      # @return [String] what it printed on standard output
+      # @raise [Failed, TooLong] with the last of what it printed on standard error
+      def run(*command, dir:, seconds: 60, memory: 4 * GIGABYTE, errors: true)
+        Tempfile.create('said') do |said|
+          Tempfile.create('wrong') do |wrong|
+            status = finish(start(command, dir, seconds, memory, said, wrong), seconds)
+            raise TooLong, "#{command.first} took longer than #{seconds} s" unless status
+            raise Failed, File.read(wrong.path).last(600) if errors && !status.success?
+
+            File.read(said.path, encoding: Encoding::UTF_8).scrub
+          end
+        end
+      end
+
+      def start(command, dir, seconds, memory, said, wrong)
+        limits = ['prlimit', "--as=#{memory}", "--cpu=#{(2 * seconds).ceil}", "--fsize=#{2 * GIGABYTE}", '--core=0', '--']
+        environment = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
+        Process.spawn(environment, *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
+                                                              in: '/dev/null', out: said.path, err: wrong.path)
+      end
+      private_class_method :start
+
+      # A network of its own, with nothing in it. Some machines do not let one be made.
+      def apart
+        @apart ||= system('unshare', '-rn', 'true', out: File::NULL, err: File::NULL) ? %w[unshare -rn] : ['env']
+      end
+      private_class_method :apart
+
+      # @return [Process::Status, nil] nil when it had to be stopped
+      def finish(pid, seconds)
+        ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
+        pause = 0.005
+        loop do
+          _, status = Process.wait2(pid, Process::WNOHANG)
+          return status if status
+          break if Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+
+          sleep(pause)
+          pause = [pause * 1.5, 0.1].min
+        end
+        Process.kill(:KILL, -pid)
+        Process.wait(pid)
+        nil
+      end
+      private_class_method :finish
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require_relative '../../core_helper'
+
+RSpec.describe 'Cues and rules of a step' do
+  let(:odalys) { person(:odalys) }
+
+  it 'fires a timer, a board and the recording' do
+    hall = sitting
+    hall.do(odalys, 'class.cue', { cue: 'fog' }, at: 2_000_000)
+    expect(hall.state.timer).to eq(ends_at: 2_060_000, label: 'Fog drill')
+    hall.do(odalys, 'class.cue', { cue: 'look' })
+    expect(hall.state.shown).to eq(board: 'b2', page: 'p1')
+    hall.do(odalys, 'class.cue', { cue: 'rec' })
+    expect(hall.state).to be_recording
+    expect(hall.state.cued).to eq(%w[fog look rec])
+    expect(hall.restored.to_h).to eq(hall.refolded.to_h)
+    hall.do(odalys, 'class.stop_timer')
+    expect(hall.state.timer).to be_nil
+  end
+
+  it 'knows only cues of its own run sheet' do
+    expect { sitting.do(odalys, 'class.cue', { cue: 'nothing' }) }.to refusing(:no_such_cue)
+  end
+
+  it 'puts the house rules of a step in force when it begins' do
+    steps = Stage::PLAN[:steps].map { |step| step[:id] == 'crossing' ? step.merge(rules: { draw: false, post: true, props: false }) : step }
+    hall = sitting(steps: steps)
+    hall.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'farah' })
+    hall.do(odalys, 'class.move', { step: 'crossing' })
+    expect(hall.state.rules.to_h).to eq(for_all: { draw: false, post: true, props: false }, exceptions: [])
+    hall.do(odalys, 'class.move', { step: 'sum-up' })
+    expect(hall.state.rules.for_all(:draw)).to be(false)
+  end
+
+  it 'shows a board at the page chosen for it' do
+    boards = Stage::PLAN[:boards].map { |board| board[:id] == 'b2' ? board.merge(first_page: 'p4') : board }
+    hall = sitting(boards: boards)
+    hall.do(odalys, 'class.move', { step: 'crossing' })
+    expect(hall.state.shown).to eq(board: 'b2', page: 'p4')
+  end
+end
