@@ -16,11 +16,9 @@ gem 'rodauth'
 
 # Files, background work, documents
 gem 'hexapdf'
-gem 'image_processing'
 gem 'marcel'
 gem 'nokogiri'
 gem 'que'
-gem 'ruby-vips'
 gem 'rubyzip', '< 3'
 gem 'shrine'
 

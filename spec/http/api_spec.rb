@@ -80,7 +80,9 @@ RSpec.describe 'The web server' do
 
     it 'is closed to students and strangers, and its wrong input is named' do
       made = fresh_lesson
-      expect(farah.get("/api/lessons/#{made[:lesson]}").code).to eq('staff_only')
+      seen = farah.get("/api/lessons/#{made[:lesson]}").body
+      expect(seen['boards'].map { |board| board['id'] }).to eq([made[:board]])
+      expect(seen).not_to include('steps', 'to_mend')
       expect(nobody.get("/api/lessons/#{made[:lesson]}").code).to eq('sign_in')
       expect(odalys.get('/api/lessons/nowhere').code).to eq('no_such_lesson')
       expect(odalys.patch("/api/lessons/#{made[:lesson]}", { version: 1, minutes: 'ten' }).body['says']).to include('minutes')

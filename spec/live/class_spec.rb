@@ -174,7 +174,14 @@ RSpec.describe 'Preparing a lesson over a socket' do
       part['stream']
     end).to eq(["board/#{made[:board]}", "board/#{made[:staff_board]}"])
     expect(odalys.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
+  end
+
+  it 'gives students the boards that are open to them outside of class, to read or to work on' do
+    made = fresh_lesson
     farah = Wire.join(server, 'farah', { lesson: made[:lesson] })
-    expect(farah.wait_for('error')).to include('code' => 'staff_only')
+    expect(farah.wait_for('welcome')['streams'].map { |part| part['stream'] }).to eq(["board/#{made[:board]}"])
+    expect(farah.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('code' => 'board_for_reading')
+    ARCHIVE.lessons.update_board(made[:board], outside: 'work')
+    expect(farah.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
   end
 end

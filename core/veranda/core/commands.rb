@@ -7,7 +7,8 @@ module Veranda
       ALL = [
         Boards::PutMarks, Boards::ChangeMarks, Boards::RemoveMarks, Boards::ClearPage,
         Boards::ArrangeMarks, Boards::StraightenMarks, Boards::UseProp,
-        Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::PointAt,
+        Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::TakeIn,
+        Boards::PointAt,
         Sittings::Plan, Sittings::OpenDoors, Sittings::EndClass, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::Record, Sittings::FireCue, Sittings::StopTimer,
@@ -17,7 +18,7 @@ module Veranda
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
 
       # Only the server itself issues these: they say what it saw, not what someone asks for.
-      INTERNAL = [Boards::LaySlides, Sittings::Plan, Sittings::Join, Sittings::Drop, Sittings::Leave].freeze
+      INTERNAL = [Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::Join, Sittings::Drop, Sittings::Leave].freeze
 
       # @param wire_name [String]
       # @return [Class<Command>]

@@ -26,6 +26,19 @@ module Veranda
         optional(:names).value(:array, max_size?: 300).each(:string, max_size?: Name::LIMIT)
       end
 
+      # What props may show.
+      SHOWS = Dry::Schema.JSON do
+        config.predicates = Types::Predicates
+        config.messages.load_paths << Contract::MESSAGES
+        optional(:rolled).value(:array, max_size?: 12).each(:integer, gteq?: 1, lteq?: 100)
+        optional(:index).value(:integer, gteq?: 0, lteq?: 23)
+        optional(:turn).value(Types::Number, :turn?)
+        optional(:ends_at).value(:integer)
+        optional(:left).value(:integer, gteq?: 0)
+        optional(:name).maybe(:string, max_size?: Name::LIMIT)
+        optional(:picked).value(:array, max_size?: 300).each(:string, max_size?: Name::LIMIT)
+      end
+
       module_function
 
       # @param settings [Hash]

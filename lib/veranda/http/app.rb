@@ -38,7 +38,7 @@ module Veranda
       end
 
       def resources(archive, hub)
-        [Sessions, Desk, Doors, Lessons, Boards, Recordings].map { |resource| resource.new(archive: archive, hub: hub) }
+        [Sessions, Desk, Doors, Lessons, Boards, Materials, Uploads, Recordings].map { |resource| resource.new(archive: archive, hub: hub) }
       end
 
       NOTHING = [404, { 'content-type' => 'application/json' },

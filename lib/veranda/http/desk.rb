@@ -37,10 +37,15 @@ module Veranda
       end
 
       def preparation(lesson)
-        facts = lesson.merge(starts_at: ms(lesson[:starts_at]))
         record_from = lesson[:steps].find { |step| step[:id] == lesson[:record_from] }
         { steps: lesson[:steps].map { |step| step.slice(:title, :minutes) }, boards: archive.lessons.boards(lesson[:id]).length,
-          record_from: record_from && record_from[:title], to_mend: Core::Lessons::Readiness.of(facts, now: hub.clock.call) }
+          record_from: record_from && record_from[:title], to_mend: to_mend(lesson) }
+      end
+
+      # What is over needs no mending.
+      def to_mend(lesson)
+        now = hub.clock.call
+        ms(lesson[:starts_at]) + lesson[:minutes] * 60_000 < now ? [] : Preparation.new(archive).findings(lesson, now: now)
       end
 
       def host(course_id)

@@ -26,6 +26,15 @@ module Veranda
         json(sitting: Classes.new(archive).ready(lesson, again: person.staff? && input['again'] == true))
       end
 
+      # A class, with a person's notes of the steps, which the class's own stream does not carry.
+      get '/api/classes/:id' do |id|
+        row = archive.sittings.fetch(id)
+        lesson = archive.lessons.fetch(row[:lesson_id])
+        person = in_lesson!(lesson)
+        notes = person.staff? ? lesson[:steps].to_h { |step| [step[:id], step[:notes]] } : {}
+        json(id: id, lesson: lesson[:id], title: lesson[:title], rehearsal: row[:rehearsal], notes: notes)
+      end
+
       private
 
       def enter_personal(link, _facts)

@@ -4,7 +4,10 @@ module Veranda
   module Http
     # A lesson and its run sheet, boards, links and rehearsals.
     class Lessons < Resource
-      get('/api/lessons/:id') { |id| lesson(archive.lessons.fetch(id)) }
+      get '/api/lessons/:id' do |id|
+        lesson = archive.lessons.fetch(id)
+        in_lesson!(lesson).staff? ? lesson(lesson) : for_students(lesson)
+      end
 
       post '/api/lessons' do
         facts = Core::Contract.check(NEW, input)
@@ -28,12 +31,47 @@ module Veranda
         lesson(archive.lessons.update(id, **facts))
       end
 
+      # A new board: empty, on the slides of a material, or a copy of a template or any other board.
       post '/api/lessons/:id/boards' do |id|
-        staff!(archive.lessons.fetch(id))
-        name = Core::Name.clean(input['name'])
-        board = archive.lessons.add_board(id, name: name)
+        person = staff!(lesson = archive.lessons.fetch(id))
+        facts = Core::Contract.check(BOARD, input)
+        board = NewBoard.new(archive, lesson, by: person).call(**facts)
+        hub.review(id)
         status 201
-        json(id: board, name: name, audience: 'everyone')
+        json(board.slice(*Store::Lessons::BOARD_COLUMNS))
+      end
+
+      post '/api/lessons/:id/copies' do |id|
+        lesson = archive.lessons.fetch(id)
+        staff!(lesson)
+        facts = Core::Contract.check(COPY, input)
+        teaching!(facts[:course] || lesson[:course_id])
+        status 201
+        json(id: archive.copies.lesson(lesson, starts_at: Time.at(facts[:starts_at] / 1000), course_id: facts[:course] || lesson[:course_id]))
+      end
+
+      get '/api/lessons/:id.zip' do |id|
+        lesson = archive.lessons.fetch(id)
+        staff!(lesson)
+        download(lesson, 'zip', 'application/zip')
+        Workshop::LessonZip.new(archive, lesson).call
+      end
+
+      # All boards of the lesson in one file.
+      get '/api/lessons/:id.pdf' do |id|
+        lesson = archive.lessons.fetch(id)
+        person = in_lesson!(lesson)
+        boards = archive.lessons.boards(id).select { |board| person.staff? || Core::Lessons::Outside.reads?(board) }
+        raise Core::Refusal.new(:no_such_board, 'This lesson has no boards yet.') if boards.empty?
+
+        download(lesson, 'pdf', 'application/pdf')
+        Workshop::BoardFiles.new(archive).pdf(boards.map { |board| [board[:name], state(board[:id])] })
+      end
+
+      # What others did on the boards since the visitor last looked.
+      get '/api/lessons/:id/news' do |id|
+        person = staff!(archive.lessons.fetch(id))
+        json(archive.boards.news(id, person.id))
       end
 
       # A link that lets anyone who has it into this lesson's classes. Shown once.
@@ -56,6 +94,15 @@ module Veranda
       end
 
       REHEARSAL = Core::Contract.define { required(:stand_ins).value(:integer, gteq?: 1, lteq?: 30) }
+      COPY = Core::Contract.define do
+        required(:starts_at).value(:integer, gteq?: 0)
+        optional(:course).value(Core::Types::ID)
+      end
+      BOARD = Core::Contract.define do
+        required(:name).filled(:string, max_size?: 80)
+        optional(:material).value(Core::Types::ID)
+        optional(:copy_of).value(Core::Types::ID)
+      end
       NEW = Core::Contract.define do
         required(:course).value(Core::Types::ID)
         required(:title).filled(:string, max_size?: 120)
@@ -71,7 +118,23 @@ module Veranda
         sheet = Core::Lessons::RunSheet.new(lesson[:steps], starts_at: starts_at, minutes: lesson[:minutes])
         json(facts.merge(course: archive.course(lesson[:course_id])[:name], role: person.role, sheet: sheet.to_h,
                          boards: archive.lessons.boards(lesson[:id]),
-                         to_mend: Core::Lessons::Readiness.of(facts, now: hub.clock.call)))
+                         to_mend: Preparation.new(archive).findings(lesson, now: hub.clock.call)))
+      end
+
+      # Before and after class: the boards that are open to students, and nothing of the plan.
+      def for_students(lesson)
+        boards = archive.lessons.boards(lesson[:id]).select { |board| Core::Lessons::Outside.reads?(board) }
+        json(lesson.slice(:id, :title, :number, :minutes, :course_id).merge(
+               starts_at: ms(lesson[:starts_at]), course: archive.course(lesson[:course_id])[:name], role: 'student',
+               boards: boards.map { |board| board.slice(:id, :name, :outside, :first_page) }
+             ))
+      end
+
+      def state(board) = archive.log.state(Core::Streams::StreamName.board(board)).first
+
+      def download(lesson, ending, type)
+        content_type type
+        headers 'Content-Disposition' => %(attachment; filename="#{Core::Materials::FileName.plain(lesson[:title])}.#{ending}")
       end
     end
   end

@@ -17,7 +17,8 @@ module Veranda
 
       # Resources by code for which the answer is not 422.
       STATUS = { sign_in: 401, staff_only: 403, not_invited: 403, no_access: 403, link_revoked: 410, link_expired: 410,
-                 link_unknown: 404, no_such_lesson: 404, no_such_class: 404, no_such_board: 404, no_such_recording: 404,
+                 link_unknown: 404, no_such_lesson: 404, no_such_class: 404, no_such_board: 404, no_such_recording: 404, no_such_material: 404,
+                 no_such_slide: 404, no_such_upload: 404, wrong_offset: 409,
                  outdated: 409, too_fast: 429 }.freeze
 
       # @param archive [Store::Archive]
@@ -78,6 +79,14 @@ module Veranda
         someone!
         visitor.in_lesson(lesson) || raise(Core::Refusal.new(:not_invited,
                                                              'You are not invited to this class. Ask for its link.'))
+      end
+
+      # @raise [Core::Refusal] unless the visitor teaches the course
+      def teaching!(course_id)
+        role = archive.people.courses(someone![:id])[course_id]
+        return if Core::Person::STAFF.include?(role)
+
+        raise Core::Refusal.new(:staff_only, 'Only instructors and assistants do that.')
       end
 
       # @return [Core::Person]

@@ -9,6 +9,7 @@ module Veranda
       LIMITS = [
         [%r{\A/auth/login\z}, 0.2, 12],
         [%r{\A/api/links/}, 2, 150],
+        [%r{\A/api/materials/}, 20, 200],
         [%r{\A/api/}, 40, 400]
       ].freeze
       FORGET_OVER = 10_000

@@ -3,10 +3,11 @@
 module Veranda
   module Live
     # What server processes tell each other through PostgreSQL's LISTEN / NOTIFY: that a stream
-    # has grown, and transient messages. Truth is always in the table; a missed word costs
+    # has grown, that the boards of a lesson are others, and transient messages. Truth is always in the table; a missed word costs
     # nothing but time, because {Hub} also looks whenever it writes.
     class Bus
       TRANSIENT_CHANNEL = 'veranda_transient'
+      REVIEW_CHANNEL = 'veranda_review'
       # PostgreSQL takes no more than 8,000 bytes.
       PAYLOAD_LIMIT = 7_900
 
@@ -20,13 +21,16 @@ module Veranda
       # Listens for ever; run it in a task of its own.
       # @param on_entry [#call] given stream and seq
       # @param on_transient [#call] given stream and frame text
+      # @param on_review [#call] given the id of a lesson
       # @param on_start [#call] called each time listening has begun, since words may have been missed
-      def listen(on_entry:, on_transient:, on_start:)
-        channels = [Store::Log::CHANNEL, TRANSIENT_CHANNEL]
-        @db.listen(channels, loop: true, after_listen: ->(_) { on_start.call }) do |channel, _pid, payload|
-          channel == TRANSIENT_CHANNEL ? hear_transient(payload, on_transient) : hear_entry(payload, on_entry)
-        end
+      def listen(on_entry:, on_transient:, on_review:, on_start:)
+        heard = { Store::Log::CHANNEL => ->(payload) { hear_entry(payload, on_entry) },
+                  TRANSIENT_CHANNEL => ->(payload) { hear_transient(payload, on_transient) }, REVIEW_CHANNEL => on_review }
+        @db.listen(heard.keys, loop: true, after_listen: ->(_) { on_start.call }) { |channel, _pid, payload| heard[channel].call(payload) }
       end
+
+      # @param lesson_id [String]
+      def review(lesson_id) = @db.notify(REVIEW_CHANNEL, payload: lesson_id)
 
       # @param stream [String]
       # @param text [String] JSON; dropped when it is too long for the bus

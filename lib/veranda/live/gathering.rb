@@ -70,8 +70,12 @@ module Veranda
           raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
         end
 
+        order.outside = outside(order) unless order.sitting || order.by.staff?
         @lane.submit(order, &)
       end
+
+      # Brings everyone who prepares, or works outside of class, in line with the lesson's boards.
+      def review = @lane.visit { |performer| @welcomes.review_lesson(peers.reject(&:sitting_id), performer, @lesson) }
 
       # Something the server itself saw happen to a person in a class.
       # @param wire_name [String]
@@ -126,6 +130,12 @@ module Veranda
       private
 
       def refused_for_good?(outcome) = outcome.refusal && outcome.refusal.code != :class_ended
+
+      # @return [String] what students may do with the board of an order when there is no class
+      def outside(order)
+        board = @hub.archive.lessons.board(Core::Streams::StreamName.id(order.stream))
+        Core::Lessons::Outside.reads?(board) ? board[:outside] : 'closed'
+      end
 
       def internal_order(wire_name, sitting_id, person)
         Store::Order.of(wire_name, {}, stream: Core::Streams::StreamName.sitting(sitting_id), by: person)

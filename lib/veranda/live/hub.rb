@@ -42,14 +42,13 @@ module Veranda
 
       # Finds where a person belongs who says hello.
       # @return [Array(Gathering, Core::Person, String)] and the id of the class, nil for a lesson
-      # @raise [Core::Refusal] `not_invited`, `no_such_class`, `no_such_lesson`, `staff_only`
+      # @raise [Core::Refusal] `not_invited`, `no_such_class`, `no_such_lesson`
       def admit(person_id, lesson:, sitting:)
         start
         row = sitting && @archive.sittings.fetch(sitting)
         lesson = @archive.lessons.fetch(row ? row[:lesson_id] : lesson.to_s)
         person = @archive.people.in_lesson(person_id, lesson)
         raise Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.') unless person
-        raise Core::Refusal.new(:staff_only, 'Only instructors and assistants prepare lessons.') if row.nil? && !person.staff?
 
         [gathering(lesson), person, sitting]
       end
@@ -60,6 +59,12 @@ module Veranda
         @gatherings[lesson[:id]] ||= Gathering.new(lesson, self).tap do |gathering|
           background { |task| gathering.run(task) }
         end
+      end
+
+      # The boards of a lesson are others than before, or open to others.
+      def review(lesson_id)
+        @gatherings[lesson_id]&.review
+        @alone || @bus.review(lesson_id)
       end
 
       # Hands a transient message to the other processes, if there are any.
@@ -80,6 +85,7 @@ module Veranda
         @bus.listen(
           on_entry: ->(stream, seq) { @gatherings.each_value { |gathering| gathering.heard(stream, seq) } },
           on_transient: ->(stream, json) { @gatherings.each_value { |gathering| gathering.send_transient(stream, json) } },
+          on_review: ->(lesson_id) { @gatherings[lesson_id]&.review },
           on_start: -> { @gatherings.each_value { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } } }
         )
       rescue Sequel::DatabaseError => e

@@ -13,11 +13,21 @@ module Veranda
         @listeners = listeners
       end
 
-      # Someone prepares a lesson: all its boards.
+      # Someone prepares a lesson, with all its boards, or looks into it outside of class, with those that are open.
       def prepare(peer, performer, seen, lesson)
-        boards = @archive.lessons.boards(lesson[:id])
-        peer.rights = { draw: Core::Rights::Answer.yes(:staff), post: Core::Rights::Answer.yes(:staff) }
-        greet(peer, performer, boards.map { |board| Core::Streams::StreamName.board(board[:id]) }, seen)
+        boards = boards_for(peer, lesson)
+        peer.rights = lesson_rights(peer, boards)
+        greet(peer, performer, streams_of(boards), seen)
+      end
+
+      # After boards were added or changed.
+      # @param peers [Array<Peer>] who are in no class
+      def review_lesson(peers, performer, lesson)
+        peers.each do |peer|
+          boards = boards_for(peer, lesson)
+          adjust(peer, performer, streams_of(boards))
+          tell_rights(peer, lesson_rights(peer, boards))
+        end
       end
 
       # Someone is in a class: what they may read of it.
@@ -36,15 +46,33 @@ module Veranda
       # @param sitting [Core::Sittings::Sitting]
       def review(sitting, performer)
         @listeners.to(Core::Streams::StreamName.sitting(sitting.id)).each do |peer|
-          readable = Core::Streams::Audience.readable(peer.person, sitting)
-          present = @listeners.streams_of(peer).sort
-          gain(peer, performer, readable - present)
-          lose(peer, present - readable)
+          adjust(peer, performer, Core::Streams::Audience.readable(peer.person, sitting))
           tell_rights(peer, rights(peer.person, sitting))
         end
       end
 
       private
+
+      def boards_for(peer, lesson)
+        boards = @archive.lessons.boards(lesson[:id])
+        peer.person.staff? ? boards : boards.select { |board| Core::Lessons::Outside.reads?(board) }
+      end
+
+      def streams_of(boards) = boards.map { |board| Core::Streams::StreamName.board(board[:id]) }
+
+      # One may draw somewhere as soon as one board allows it; each command is judged by its own board.
+      def lesson_rights(peer, boards)
+        outside = boards.map { |board| board[:outside] }.max || 'closed'
+        Core::Rights::RIGHTS.keys.to_h do |right|
+          [right, Core::Rights::Ask.call(right, by: peer.person, sitting: nil, outside: outside)]
+        end
+      end
+
+      def adjust(peer, performer, readable)
+        present = @listeners.streams_of(peer).sort
+        gain(peer, performer, readable - present)
+        lose(peer, present - readable)
+      end
 
       def sitting_of(peer, performer) = performer.copy(Core::Streams::StreamName.sitting(peer.sitting_id)).state
 

@@ -22,6 +22,9 @@ module Veranda
         @boards = BoardList.new(db, @log)
       end
 
+      # @return [LessonCopies]
+      def copies = LessonCopies.new(self)
+
       # @return [Hash] `{ id:, name: }`
       def course(id) = @db[:courses].first(id: id)
     end

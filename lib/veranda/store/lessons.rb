@@ -48,11 +48,12 @@ module Veranda
       end
 
       # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
-      # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience: }`, oldest first
+      # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, outside:, template:, material_id:, first_page: }`, oldest first
       def boards(lesson_id, rehearsal_id: nil)
-        @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id).order(:made_at).select(:id, :lesson_id, :name,
-                                                                                                    :audience).all
+        @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id).order(:made_at).select(*BOARD_COLUMNS).all
       end
+
+      BOARD_COLUMNS = %i[id lesson_id name audience outside template material_id first_page].freeze
 
       # @return [Hash] the board
       # @raise [Core::Refusal] `no_such_board`
@@ -61,12 +62,19 @@ module Veranda
       end
 
       # @return [String] id of the new board, whose stream is ready
-      def add_board(lesson_id, name:, audience: 'everyone', id: Ids.call)
+      def add_board(lesson_id, name:, audience: 'everyone', id: Ids.call, **more)
         @db.transaction do
-          @db[:boards].insert(id: id, lesson_id: lesson_id, name: name, audience: audience)
+          @db[:boards].insert(id: id, lesson_id: lesson_id, name: name, audience: audience, **more)
           @log.begin(Core::Streams::StreamName.board(id))
         end
         id
+      end
+
+      # @param changes [Hash] any of `name`, `audience`, `outside`, `template`, `first_page`
+      # @return [Hash] the board
+      def update_board(id, **changes)
+        @db[:boards].where(id: id).update(changes) unless changes.empty?
+        board(id)
       end
 
       # Copies a lesson's boards, with all that happened on them, for a rehearsal.
@@ -81,7 +89,7 @@ module Veranda
       private
 
       def tidy(row)
-        row&.merge(steps: row[:steps].map { |step| step.to_h.transform_keys(&:to_sym) })
+        row&.merge(steps: JSON.parse(JSON.generate(row[:steps]), symbolize_names: true).map { |step| Core::Lessons::LessonContract::PLAIN.merge(step) })
       end
     end
   end

@@ -21,6 +21,8 @@ module Veranda
       def materials(entry)
         case entry.kind
         when 'edited' then entry.body[:ops].filter_map { |op| op.dig(:mark, :material) }
+        when 'taken_in'
+          entry.body[:marks].filter_map { |mark| mark[:material] } + entry.body[:pages].filter_map { |row| row.dig(:ground, :material) }
         when 'laid', 'page_added' then (entry.body[:pages] || [entry.body]).filter_map { |row| row.dig(:ground, :material) }
         else []
         end

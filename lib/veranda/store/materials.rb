@@ -126,12 +126,16 @@ module Veranda
 
       private
 
-      # The newest version stands for a material that has none ready yet.
+      # What becomes of a version that was brought after the present one.
+      NEWER = Sequel.lit('(SELECT state FROM material_versions AS n WHERE n.material_id = materials.id AND n.version > materials.version ' \
+                         'ORDER BY n.version DESC LIMIT 1) AS newer')
+      private_constant :NEWER
+
       def present
         @db[:materials].join(:material_versions, { material_id: :id, version: :version }, table_alias: :v)
                        .select_all(:materials)
                        .select_append(Sequel[:v][:name], :type, :kind, :size, :original, :state, :slide_count, :findings, :facts)
-                       .from_self
+                       .select_append(NEWER).from_self
       end
 
       def matching(word)

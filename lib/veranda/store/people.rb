@@ -29,6 +29,18 @@ module Veranda
                          .order(:role, :name).select(:id, Sequel[:people][:name], :role).all
       end
 
+      # Everyone of a course with their address, if they have one.
+      # @return [Array<Hash>] `{ name:, role:, address: }`
+      def expected(course_id)
+        @db[:memberships].join(:people, id: :person_id).left_join(:accounts, id: :account_id).where(course_id: course_id)
+                         .order(Sequel[:people][:name]).select(Sequel[:people][:name], :role, Sequel.function(:coalesce, Sequel[:people][:address], Sequel[:accounts][:email]).as(:address)).all
+      end
+
+      # @return [Array<Hash>, nil] a person's own sticks
+      def sticks(person_id) = @db[:people].where(id: person_id).get(:sticks)&.map(&:to_h)
+
+      def keep_sticks(person_id, sticks) = @db[:people].where(id: person_id).update(sticks: Sequel.pg_jsonb(sticks))
+
       def enrol(course_id, person_id, role)
         @db[:memberships].insert_conflict(target: %i[course_id person_id], update: { role: role })
                          .insert(course_id: course_id, person_id: person_id, role: role)

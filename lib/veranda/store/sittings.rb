@@ -81,7 +81,7 @@ module Veranda
         boards = @lessons.boards(lesson[:id], rehearsal_id: sitting[:rehearsal] ? sitting[:id] : nil)
         facts = { id: sitting[:id], title: lesson[:title], course: @db[:courses].where(id: lesson[:course_id]).get(:name),
                   starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
-                  steps: steps(lesson, boards), boards: boards.map { |board| board.slice(:id, :name, :audience) },
+                  steps: steps(lesson, boards), boards: boards.map { |board| board.slice(:id, :name, :audience, :first_page) },
                   record_from: lesson[:record_from], rehearsal: sitting[:rehearsal] }
         JSON.parse(JSON.generate(facts))
       end
@@ -92,8 +92,9 @@ module Veranda
       def steps(lesson, boards)
         places = @lessons.boards(lesson[:id]).map { |board| board[:id] }
         lesson[:steps].map do |step|
-          place = places.index(step[:board])
-          step.slice(:id, :title, :minutes, :shortest).merge(board: place && boards[place][:id])
+          here = ->(id) { (place = places.index(id)) && boards[place][:id] }
+          cues = step[:cues].map { |cue| cue.merge({ board: here.call(cue[:board]) }.compact) }
+          step.slice(:id, :title, :minutes, :shortest, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
         end
       end
     end

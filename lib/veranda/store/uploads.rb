@@ -18,13 +18,14 @@ module Veranda
 
       # @param replaces [String, nil] id of the material of which this is a new version
       # @param label [String, nil] a label for the new material
+      # @param purpose [String] `material`, or `lesson` for a zip that a lesson is made of
       # @return [Hash] the upload
       # @raise [Core::Refusal] `file_too_large`, `file_empty`
-      def begin(course_id:, person_id:, name:, size:, replaces: nil, label: nil)
+      def begin(course_id:, person_id:, name:, size:, replaces: nil, label: nil, purpose: 'material')
         Core::Materials::Limits.check_size!(name, size)
         id = Ids.call
         @db[:uploads].insert(id: id, course_id: course_id, person_id: person_id, name: Core::Materials::FileName.clean(name),
-                             size: size, replaces: replaces, label: label)
+                             size: size, replaces: replaces, label: label, purpose: purpose)
         FileUtils.touch(@files.upload_path(id))
         fetch(id, person_id)
       end
@@ -35,6 +36,9 @@ module Veranda
         @db[:uploads].first(id: id, person_id: person_id) ||
           raise(Core::Refusal.new(:no_such_upload, 'This upload is not known any more. Begin it again.'))
       end
+
+      # @return [Integer] how many a person has under way
+      def open_of(person_id) = @db[:uploads].where(person_id: person_id).count
 
       # Adds what came of a file. A piece that begins elsewhere than where the file ends is refused, so that
       # nothing can be doubled or left out.

@@ -22,13 +22,14 @@ module Veranda
       # @param dir [String] folder to work in
       # @param seconds [Numeric] of the clock; of the processor twice as many
       # @param memory [Integer] bytes of address space
+      # @param environment [Hash{String => String}] to be added to the little there is
       # @param errors [Boolean] whether a non-zero exit is an error
       # @return [String] what it printed on standard output
       # @raise [Failed, TooLong] with the last of what it printed on standard error
-      def run(*command, dir:, seconds: 60, memory: 4 * GIGABYTE, errors: true)
+      def run(*command, dir:, seconds: 60, memory: 4 * GIGABYTE, environment: {}, errors: true)
         Tempfile.create('said') do |said|
           Tempfile.create('wrong') do |wrong|
-            status = finish(start(command, dir, seconds, memory, said, wrong), seconds)
+            status = finish(start(command, dir, seconds, memory, environment, said, wrong), seconds)
             raise TooLong, "#{command.first} took longer than #{seconds} s" unless status
             raise Failed, File.read(wrong.path).last(600) if errors && !status.success?
 
@@ -37,10 +38,10 @@ module Veranda
         end
       end
 
-      def start(command, dir, seconds, memory, said, wrong)
+      def start(command, dir, seconds, memory, environment, said, wrong)
         limits = ['prlimit', "--as=#{memory}", "--cpu=#{(2 * seconds).ceil}", "--fsize=#{2 * GIGABYTE}", '--core=0', '--']
-        environment = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
-        Process.spawn(environment, *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
+        plain = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
+        Process.spawn(plain.merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
                                                               in: '/dev/null', out: said.path, err: wrong.path)
       end
       private_class_method :start

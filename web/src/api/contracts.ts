@@ -154,6 +154,10 @@ export interface Commands {
   'class.record': {
     on: boolean;
   };
+  'class.cue': {
+    cue: string;
+  };
+  'class.stop_timer': {};
   'exchange.post': {
     id: string;
     text: string;

@@ -42,6 +42,7 @@ module Veranda
           when 'edited' then edit(entry)
           when 'page_added' then add_page(entry.body)
           when 'laid' then entry.body[:pages].each { |facts| lay(facts) }
+          when 'taken_in' then take_in(entry.body)
           when 'prop_used' then show_prop(entry.body)
           end
           self
@@ -105,6 +106,14 @@ module Veranda
         def lay(facts)
           @pages |= [facts[:page]]
           @page_facts[facts[:page]] = (@page_facts[facts[:page]] || {}).merge(facts.except(:page))
+        end
+
+        def take_in(body)
+          @pages = body[:pages].map { |facts| facts[:page] }
+          body[:pages].each { |facts| lay(facts) if facts.length > 1 }
+          body[:marks].each { |mark| @marks[mark[:id]] = mark.freeze }
+          body[:authors].each { |author| @authors[author[:id]] = author[:name] }
+          @top = body[:marks].map { |mark| mark[:z] }.max || 0
         end
 
         # What a prop shows is not anybody's edit, so nobody's undo takes it back.

@@ -56,6 +56,23 @@ module Veranda
           optional(:prop).value(:string, included_in?: Props::KINDS)
           optional(:settings).hash(Props::SETTINGS)
         end
+
+        # A mark with all that the server had given it, as it is read from a file.
+        KEPT = Dry::Schema.JSON(parent: PUT) do
+          required(:by).value(Types::ID)
+          required(:at).value(:integer, gteq?: 0)
+          required(:z).value(:integer)
+          optional(:shows).hash(Props::SHOWS)
+        end
+
+        # The slide that a page is drawn on.
+        GROUND = Dry::Schema.JSON do
+          required(:material).value(Types::ID)
+          required(:version).value(:integer, gteq?: 1)
+          required(:slide).value(:integer, gteq?: 1)
+          required(:w).value(:integer, gteq?: 1, lteq?: 20_000)
+          required(:h).value(:integer, gteq?: 1, lteq?: 20_000)
+        end
       end
     end
   end

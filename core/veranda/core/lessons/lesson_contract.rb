@@ -1,31 +1,33 @@
 # frozen_string_literal: true
 
+require 'dry/schema'
+
 module Veranda
   module Core
     module Lessons
       # What may be written into a lesson's form, and the sense it has to make.
       module LessonContract
+        STEP = Dry::Schema.JSON do
+          required(:id).value(Types::ID)
+          required(:title).value(:string, max_size?: 120)
+          required(:minutes).value(:integer, gteq?: 0, lteq?: 600)
+          required(:shortest).value(:integer, gteq?: 0, lteq?: 600)
+          required(:notes).value(:string, max_size?: 4000)
+          required(:board).maybe(Types::ID)
+          optional(:material).maybe(Types::ID)
+          optional(:rules).maybe(:hash) do
+            Rights::RIGHTS.each_key { |right| required(right).value(:bool) }
+          end
+          optional(:cues).value(:array, max_size?: Cues::MOST).each { hash(Cues::CONTRACT) }
+        end
+
         CONTRACT = Contract.define do
           required(:version).value(:integer)
           optional(:title).filled(:string, max_size?: 120)
           optional(:starts_at).value(:integer)
           optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
           optional(:record_from).maybe(Types::ID)
-          optional(:steps).value(:array, max_size?: 60).each do
-            hash do
-              required(:id).value(Types::ID)
-              required(:title).value(:string, max_size?: 120)
-              required(:minutes).value(:integer, gteq?: 0, lteq?: 600)
-              required(:shortest).value(:integer, gteq?: 0, lteq?: 600)
-              required(:notes).value(:string, max_size?: 4000)
-              required(:board).maybe(Types::ID)
-              optional(:material).maybe(Types::ID)
-              optional(:rules).maybe(:hash) do
-                Rights::RIGHTS.each_key { |right| required(right).value(:bool) }
-              end
-              optional(:cues).value(:array, max_size?: Cues::MOST).each { hash(Cues::CONTRACT) }
-            end
-          end
+          optional(:steps).value(:array, max_size?: 60).each { hash(STEP) }
         end
 
         # What steps have that say nothing of it.
@@ -40,11 +42,14 @@ module Veranda
         def check(input, boards:)
           facts = Contract.check(CONTRACT, input)
           facts[:steps]&.each { |step| check_step(step, boards) }
-          facts[:steps]&.each { |step| step[:cues]&.each { |cue| Cues.check!(cue, boards) } }
           facts
         end
 
+        # @param step [Hash]
+        # @param boards [Array<String>] ids of the lesson's boards
+        # @raise [Refusal] as {check}
         def check_step(step, boards)
+          step[:cues]&.each { |cue| Cues.check!(cue, boards) }
           raise Refusal.new(:step_untitled, 'Every step needs a title.') if step[:title].strip.empty?
 
           if step[:shortest] > step[:minutes]
@@ -54,7 +59,6 @@ module Veranda
 
           raise Refusal.new(:no_such_board, "The board of “#{step[:title]}” is not in this lesson.")
         end
-        private_class_method :check_step
       end
     end
   end

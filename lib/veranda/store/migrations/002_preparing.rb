@@ -5,7 +5,7 @@ require 'que'
 Sequel.migration do
   up do
     run <<~SQL
-      ALTER TABLE people ADD COLUMN sticks jsonb;
+      ALTER TABLE people ADD COLUMN sticks jsonb, ADD COLUMN address text;
 
       -- A material is what somebody brought; each file they brought for it is a version, with the
       -- slides that were made of it. Versions stay, because boards and recordings show them.
@@ -58,6 +58,7 @@ Sequel.migration do
         course_id text NOT NULL REFERENCES courses ON DELETE CASCADE,
         person_id text NOT NULL REFERENCES people ON DELETE CASCADE,
         replaces text REFERENCES materials ON DELETE CASCADE,
+        purpose text NOT NULL DEFAULT 'material' CHECK (purpose IN ('material', 'lesson')),
         name text NOT NULL,
         label text,
         size bigint NOT NULL,

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Lessons
+      # What students may do with a board outside of class. A board for staff is never open to them.
+      #
+      #   closed  they do not see it
+      #   read    they read it, before and after the class
+      #   work    they may also draw and write on it by themselves
+      module Outside
+        module_function
+
+        # @param board [Hash] `:audience`, `:outside`
+        # @return [Boolean]
+        def reads?(board) = board[:audience] == 'everyone' && board[:outside] != 'closed'
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # The shelf: materials with their slides, findings and uses. Slides, and originals of sounds and clips, are
+    # also given to students who have a board that shows them.
+    class Materials < Resource
+      CHANGES = Core::Contract.define do
+        optional(:title).filled(:string, max_size?: 120)
+        optional(:labels).value(:array, max_size?: 20).each(:string, max_size?: 40)
+        optional(:first_slide).value(:integer, gteq?: 1)
+      end
+      LINK = Core::Contract.define do
+        required(:title).filled(:string, max_size?: 120)
+        required(:link).value(:string, max_size?: 1000, format?: %r{\Ahttps?://[^\s"<>]+\z})
+      end
+      # What is shown in a page of ours can do nothing there.
+      POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox"
+      FOREVER = 'private, max-age=31536000, immutable'
+
+      get '/api/courses' do
+        roles = archive.people.courses(someone![:id])
+        json(roles.map { |id, role| { id: id, name: archive.course(id)[:name], role: role } }.sort_by { |course| course[:name] })
+      end
+
+      get '/api/courses/:id/materials' do |id|
+        teaching!(id)
+        found = archive.materials.of_course(id, search: params[:search].to_s[0, 200], sort: params[:sort])
+        json(found.map { |material| shown(material) })
+      end
+
+      post '/api/courses/:id/links' do |id|
+        teaching!(id)
+        facts = Core::Contract.check(LINK, input)
+        status 201
+        json(id: archive.materials.add_link(course_id: id, person_id: someone![:id], **facts))
+      end
+
+      get '/api/materials/:id' do |id|
+        material = mine!(id)
+        slides = archive.materials.slides(id, material[:version])
+        json(shown(material).merge(slides: slides.map { |slide| slide.slice(:slide, :w, :h, :words) }, uses: archive.materials.boards(id)))
+      end
+
+      patch '/api/materials/:id' do |id|
+        mine!(id)
+        facts = Core::Contract.check(CHANGES, input)
+        facts[:labels] = facts[:labels].map(&:strip).reject(&:empty?).uniq if facts[:labels]
+        json(shown(archive.materials.update(id, **facts)))
+      end
+
+      delete '/api/materials/:id' do |id|
+        mine!(id)
+        archive.materials.take_off(id)
+        json({})
+      end
+
+      get '/api/materials/:id/:version/slides/:slide' do |id, version, slide|
+        open!(id)
+        slide = archive.materials.slide(id, version.to_i, slide.to_i)
+        give(slide[:picture], slide[:type])
+      end
+
+      get '/api/materials/:id/:version/thumbnails/:slide' do |id, version, slide|
+        open!(id)
+        give(archive.materials.slide(id, version.to_i, slide.to_i)[:thumbnail], 'image/png')
+      end
+
+      get '/api/materials/:id/:version/poster' do |id, version|
+        open!(id)
+        poster = archive.materials.version(id, version.to_i)[:facts].to_h['poster']
+        raise Core::Refusal.new(:no_such_slide, 'There is no picture of it.') unless poster
+
+        give(poster, 'image/png')
+      end
+
+      get '/api/materials/:id/:version/original' do |id, version|
+        open!(id)
+        row = archive.materials.version(id, version.to_i)
+        unless row[:original] && archive.files.exist?(row[:original])
+          raise Core::Refusal.new(:no_such_material, 'The original is not kept here.')
+        end
+
+        plays = %w[sound clip].include?(row[:kind])
+        give(row[:original], row[:type], as: plays ? 'inline' : 'attachment', name: row[:name])
+      end
+
+      private
+
+      def shown(material)
+        facts = material.slice(:id, :course_id, :title, :labels, :version, :first_slide, :link, :name, :type, :kind, :size, :state, :slide_count,
+                               :findings, :facts, :uses, :newer)
+        facts.merge(made_at: ms(material[:made_at]), facts: material[:facts].except(:poster).merge(poster: material[:facts].key?(:poster)))
+      end
+
+      # @return [Hash] the material, for those who teach its course
+      def mine!(id) = archive.materials.fetch(id).tap { |material| teaching!(material[:course_id]) }
+
+      def open!(id)
+        material = archive.materials.fetch(id)
+        role = archive.people.courses(someone![:id])[material[:course_id]]
+        return if Core::Person::STAFF.include?(role) || archive.materials.shown_to?(id, someone![:id])
+
+        raise Core::Refusal.new(:no_access, 'That material is not open to you.')
+      end
+
+      def give(file, type, as: 'inline', name: nil)
+        headers 'content-security-policy' => POLICY, 'x-content-type-options' => 'nosniff', 'cache-control' => FOREVER
+        send_file archive.files.path(file), type: type, disposition: as, filename: name
+      end
+    end
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # Files on their way to the shelf. An upload is begun, then sent in pieces, each of which says where it
+    # begins (`Upload-Offset`); asking for it tells where to go on after a break. The last piece makes the material.
+    class Uploads < Resource
+      NEW = Core::Contract.define do
+        required(:course).value(Core::Types::ID)
+        required(:name).filled(:string, max_size?: 400)
+        required(:size).value(:integer)
+        optional(:replaces).maybe(Core::Types::ID)
+        optional(:label).maybe(:string, max_size?: 40)
+        optional(:purpose).value(:string, included_in?: %w[material lesson])
+      end
+      # At once, for one person.
+      MOST_OPEN = 40
+
+      post '/api/uploads' do
+        facts = Core::Contract.check(NEW, input)
+        teaching!(facts[:course])
+        replaces!(facts)
+        if archive.uploads.open_of(someone![:id]) >= MOST_OPEN
+          raise Core::Refusal.new(:too_fast, 'Many uploads are under way. Wait until some are through.')
+        end
+
+        upload = archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], **facts.except(:course))
+        status 201
+        json(shown(upload))
+      end
+
+      get('/api/uploads/:id') { |id| json(shown(archive.uploads.fetch(id, someone![:id]))) }
+
+      patch '/api/uploads/:id' do |id|
+        upload = archive.uploads.fetch(id, someone![:id])
+        offset = Integer(request.get_header('HTTP_UPLOAD_OFFSET'), exception: false)
+        raise Core::Refusal.new(:bad_input, 'A piece has to say where it begins (Upload-Offset).') unless offset
+
+        upload = archive.uploads.add(upload, offset, piece)
+        json(upload[:received] == upload[:size] ? shown(upload).merge(whole(upload)) : shown(upload))
+      end
+
+      delete '/api/uploads/:id' do |id|
+        archive.uploads.cancel(archive.uploads.fetch(id, someone![:id]))
+        json({})
+      end
+
+      private
+
+      def replaces!(facts)
+        return unless facts[:replaces]
+
+        material = archive.materials.fetch(facts[:replaces])
+        return if material[:course_id] == facts[:course]
+
+        raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
+      end
+
+      def shown(upload) = { id: upload[:id], offset: upload[:received], size: upload[:size], piece: Store::Uploads::PIECE }
+
+      def piece
+        bytes = request.body&.read(Store::Uploads::PIECE + 1) || ''
+        return bytes unless bytes.bytesize > Store::Uploads::PIECE
+
+        raise Core::Refusal.new(:too_large, 'That piece is too large. Send smaller ones.')
+      end
+
+      # @return [Hash] what came of it: `{ material: }` or `{ lesson: }`, an id
+      def whole(upload)
+        upload[:purpose] == 'lesson' ? { lesson: lesson(upload) } : { material: material(upload) }
+      rescue Core::Refusal
+        archive.uploads.cancel(upload)
+        raise
+      end
+
+      def material(upload)
+        type = Workshop::Sniff.type(archive.files.upload_path(upload[:id]), upload[:name])
+        archive.materials.take(upload, type: type, kind: Core::Materials::Kinds.of(type)).first
+      end
+
+      def lesson(upload)
+        taken = Workshop::LessonFromZip.new(archive, archive.files.upload_path(upload[:id]), course_id: upload[:course_id], by: someone![:id]).call
+        archive.uploads.cancel(upload)
+        taken
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Store
+    # Copies lessons and boards, with what was prepared on them.
+    class LessonCopies
+      # @param archive [Archive]
+      def initialize(archive)
+        @archive = archive
+        @db = archive.db
+        @log = archive.log
+      end
+
+      # @param lesson [Hash]
+      # @param starts_at [Time]
+      # @param course_id [String] where the copy goes
+      # @return [String] id of the copy
+      def lesson(lesson, starts_at:, course_id: lesson[:course_id])
+        @db.transaction do
+          id = @archive.lessons.create(course_id: course_id, title: lesson[:title], starts_at: starts_at, minutes: lesson[:minutes])
+          boards = @archive.lessons.boards(lesson[:id]).to_h { |row| [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])] }
+          @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)), record_from: lesson[:record_from])
+          id
+        end
+      end
+
+      # @param row [Hash] a board
+      # @param lesson_id [String] the lesson that the copy belongs to
+      # @return [String] id of the copy
+      def board(row, lesson_id:, name: row[:name], from: nil, to: nil)
+        @db.transaction do
+          id = Ids.call
+          kept = row.slice(:audience, :outside, :first_page)
+          @db[:boards].insert(id: id, lesson_id: lesson_id, name: name, material_id: from == to ? row[:material_id] : nil, **kept)
+          @log.fork(stream(row[:id]), stream(id))
+          uses = @db[:material_uses].where(board_id: row[:id]).select(:material_id, Sequel.as(id, :board_id))
+          @db[:material_uses].insert(%i[material_id board_id], uses)
+          id
+        end
+      end
+
+      private
+
+      def stream(id) = Core::Streams::StreamName.board(id)
+
+      def steps(steps, boards)
+        steps.map do |step|
+          cues = (step[:cues] || []).map { |cue| cue.merge({ board: boards[cue[:board]] }.compact) }
+          step.merge(board: boards[step[:board]], cues: cues)
+        end
+      end
+    end
+  end
+end
