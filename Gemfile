@@ -23,7 +23,7 @@ gem 'rubyzip', '< 3'
 gem 'shrine'
 
 # Data
-gem 'json'
+gem 'json', '< 3' # Que 2.4 asks for options that 3 has dropped
 gem 'pg'
 gem 'sequel'
 gem 'sequel_pg', require: false

@@ -11,6 +11,8 @@ module Demo
     STUDENTS = ['Amadou Keller', 'Bettina Osei', 'Cosmin Draghici', 'Delphine Arkwright', 'Emre Solberg', 'Farah Lindqvist',
                 'Gethin Pryce', 'Hana Morozov', 'Ines Cavallero', 'Jonas Whitlock', 'Keiko Brandão', 'Lamar Quist',
                 'Mirela Novak', 'Nils Okafor'].to_h { |name| [name.split.first.downcase, name] }.freeze
+    # Has given no address yet.
+    UNREACHED = 'lamar'
     PEOPLE = STAFF.merge(STUDENTS).freeze
 
     # @param archive [Veranda::Store::Archive]
@@ -21,7 +23,7 @@ module Demo
     # @param password [String] for the accounts of the staff
     def build(password)
       STAFF.each { |id, name| @archive.people.add(name, id: id, account_id: account("#{id}@tidewater.example", password)) }
-      STUDENTS.each { |id, name| @archive.people.add(name, id: id) }
+      STUDENTS.each { |id, name| @archive.people.add(name, id: id, address: ("#{id}@tidewater.example" unless id == UNREACHED)) }
       @archive.db[:courses].multi_insert([{ id: NAVIGATION, name: 'Coastal Navigation for Small Boats' },
                                           { id: WEATHER, name: 'Weather for Sailors' }])
       enrol(NAVIGATION, 'odalys' => 'instructor', 'tomas' => 'assistant')

@@ -63,6 +63,8 @@ RSpec.describe 'A class over real sockets' do
     farah.say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1 })
     odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 2, y: 2 })
     farah.wait_for('now')
+    # One is told one's own glimpses too; whatever comes with them has come by then.
+    odalys.wait_for('now')
     expect(odalys.heard.select { |message| message['t'] == 'now' }.flat_map do |message|
       message['all'].map do |one|
         one['by']

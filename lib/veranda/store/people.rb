@@ -15,8 +15,8 @@ module Veranda
       def by_account(account_id) = account_id && @db[:people].first(account_id: account_id)
 
       # @return [String] id
-      def add(name, account_id: nil, id: Ids.call)
-        @db[:people].insert(id: id, name: name, account_id: account_id)
+      def add(name, account_id: nil, address: nil, id: Ids.call)
+        @db[:people].insert(id: id, name: name, account_id: account_id, address: address)
         id
       end
 

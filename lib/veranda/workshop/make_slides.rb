@@ -85,7 +85,7 @@ module Veranda
         end
         damaged = saved || document.damaged?
         empty, made = slides(document, count)
-        whole = damaged && made < count ? { saved: made, promised: count } : ({ saved: made } if saved)
+        whole = damaged && made < [count, Core::Materials::Limits::MOST_SLIDES].min ? { saved: made, promised: count } : ({ saved: made } if saved)
         { slides: saved ? made : count, empty: empty, **(whole || {}) }
       end
 
@@ -100,15 +100,10 @@ module Veranda
       def slides(document, count)
         empty = []
         made = 0
-        (1..[count, Core::Materials::Limits::MOST_SLIDES].min).each do |number|
-          slide = document.slide(number)
-          empty << number if slide[:empty]
+        document.each_slide([count, Core::Materials::Limits::MOST_SLIDES].min) do |slide|
+          empty << slide[:slide] if slide[:empty]
           keep(slide)
-          made = number
-        rescue Tool::TooLong
-          raise
-        rescue Tool::Failed
-          break
+          made = slide[:slide]
         end
         raise Pdf::Damaged if made.zero?
 

@@ -10,6 +10,7 @@ module Veranda
     class Office
       # Names in OOXML that stand for the fonts of the theme.
       THEME = { '+mn-lt' => 'minorFont', '+mj-lt' => 'majorFont' }.freeze
+      ODF_MOVEMENT = './/*[contains(namespace-uri(), "animation") and (starts-with(local-name(), "animate") or local-name()="transitionFilter")]'
       # Symbols are drawn by fonts that documents name without needing their letters.
       SYMBOLS = /symbol|wingdings|webdings|dingbats/i.freeze
 
@@ -47,7 +48,7 @@ module Veranda
       def animated
         case @ending
         when 'pptx' then slide_parts.select { |_, part| moves?(part) }.map(&:first)
-        when 'odp' then odp_pages.each_with_index.select { |page, _| page.xpath('.//*[local-name()="par" and namespace-uri()[contains(., "animation")]]//*[starts-with(local-name(), "animate") or local-name()="set"]').any? }.map { |_, i| i + 1 }
+        when 'odp' then odp_pages.each_index.select { |i| odp_pages[i].xpath(ODF_MOVEMENT).any? }.map { |i| i + 1 }
         else []
         end
       end
@@ -70,7 +71,9 @@ module Veranda
         (names & %w[anim animEffect animMotion animScale animRot animClr]).any? || slide.xpath('//*[local-name()="transition"]').any?
       end
 
-      def odp_pages = xml(part('content.xml')).xpath('//*[local-name()="page" and namespace-uri()[contains(., "drawing")]]')
+      def odp_pages
+        @odp_pages ||= xml(part('content.xml')).xpath('//*[local-name()="page" and contains(namespace-uri(), "drawing")]').to_a
+      end
 
       def wanted_fonts
         @wanted_fonts ||= (@ending.end_with?('x') ? ooxml_fonts : odf_fonts).map(&:strip).reject(&:empty?).uniq

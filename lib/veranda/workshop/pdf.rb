@@ -10,6 +10,8 @@ module Veranda
       # Points of a picture per px of a board page, and how wide a thumbnail is.
       SHARPNESS = 2
       THUMBNAIL = 320
+      # Pages that one run of a program works on.
+      BATCH = 12
       # The grid of tones.
       ACROSS = 32
       DOWN = 20
@@ -54,22 +56,28 @@ module Veranda
         run('pdffonts', @path, errors: false).lines.drop(2).map { |line| line.split.first.to_s.sub(/\A[A-Z]{6}\+/, '') }.uniq
       end
 
-      # @param number [Integer] from 1
-      # @return [Hash] `{ slide:, w:, h:, path:, type:, thumbnail:, words:, tones:, empty: }`, the files in the folder
-      # @raise [Tool::Failed] when this page cannot be read
-      def slide(number)
-        path, type = picture(number)
-        tones = tones(number)
-        words = words(number)
-        w, h = size(number)
-        { slide: number, w: w, h: h, path: path, type: type, thumbnail: thumbnail(number), words: words, tones: tones,
-          empty: words.empty? && alike?(tones) && blank?(path, type) }
+      # The slides one after the other, the first as soon as it can be. Ends early at a page that cannot be read.
+      # @param last [Integer]
+      # @yieldparam slide [Hash] `{ slide:, w:, h:, path:, type:, thumbnail:, words:, tones:, empty: }`, the files in the folder
+      def each_slide(last = count)
+        batches(last).each do |pages|
+          sizes, words, thumbnails, tones = sizes(pages), words(pages), thumbnails(pages), tones(pages)
+          pages.each_with_index do |number, i|
+            path, type = picture(number)
+            w, h = sizes.fetch(i) { raise Tool::Failed, 'no such page' }
+            yield(slide: number, w: w, h: h, path: path, type: type, thumbnail: thumbnails.fetch(i), words: words[i].to_s, tones: tones[i] || [],
+                  empty: words[i].to_s.empty? && alike?(tones[i] || []) && blank?(path, type))
+          end
+        end
+      rescue Tool::TooLong
+        raise
+      rescue Tool::Failed, KeyError, IndexError
+        # What was read until here stays.
       end
 
       private
 
       def run(*command, **options) = Tool.run(*command, dir: @dir, seconds: 60, **options)
-      def only(number) = ['-f', number.to_s, '-l', number.to_s]
 
       def picture(number)
         path = File.join(@dir, "#{number}.svg")
@@ -79,29 +87,45 @@ module Veranda
         png(number, Core::Boards::Mark::PAGE_WIDTH * SHARPNESS, number.to_s).then { |points| [points, 'image/png'] }
       end
 
-      def thumbnail(number) = png(number, THUMBNAIL, "#{number}-small")
+      # @return [Array<Array<Integer>>] page numbers: the first alone, so that it is soon there
+      def batches(last) = [[1], *(2..last).each_slice(BATCH)]
 
       def png(number, width, name)
         run('pdftocairo', '-png', '-singlefile', '-scale-to-x', width.to_s, '-scale-to-y', '-1', *only(number), @path, File.join(@dir, name))
         File.join(@dir, "#{name}.png")
       end
 
-      def words(number)
-        run('pdftotext', '-enc', 'UTF-8', '-nopgbrk', *only(number), @path, '-').gsub(/[^\S\n]+/, ' ').gsub(/\n\s*\n+/, "\n").strip
+      def span(pages) = ['-f', pages.first.to_s, '-l', pages.last.to_s]
+      def only(number) = span([number])
+
+      # @return [Array<String>] paths, in order
+      def thumbnails(pages)
+        run('pdftocairo', '-png', '-scale-to-x', THUMBNAIL.to_s, '-scale-to-y', '-1', *span(pages), @path, File.join(@dir, "small#{pages.first}"))
+        made("small#{pages.first}-*.png")
       end
 
-      def size(number)
-        line = run('pdfinfo', *only(number), @path)[/^Page.*size:\s+([\d.]+ x [\d.]+)/, 1]
-        w, h = line.split(' x ').map { |value| Float(value).round.clamp(1, 20_000) }
-        rotated = run('pdfinfo', *only(number), @path)[/^Page.*rot:\s+(\d+)/, 1].to_i
-        (rotated % 180).zero? ? [w, h] : [h, w]
+      # @return [Array<Array<String>>] `#RRGGBB` of each page, row by row
+      def tones(pages)
+        run('pdftoppm', '-scale-to-x', ACROSS.to_s, '-scale-to-y', DOWN.to_s, *span(pages), @path, File.join(@dir, "tones#{pages.first}"))
+        made("tones#{pages.first}-*.ppm").map { |path| Ppm.colours(path) }
       end
 
-      # @return [Array<String>] `#RRGGBB`, row by row
-      def tones(number)
-        name = File.join(@dir, "#{number}-tones")
-        run('pdftoppm', '-singlefile', '-scale-to-x', ACROSS.to_s, '-scale-to-y', DOWN.to_s, *only(number), @path, name)
-        Ppm.colours("#{name}.ppm")
+      def made(pattern) = Dir[File.join(@dir, pattern)].sort_by { |path| path[/-(\d+)\.\w+\z/, 1].to_i }
+
+      def words(pages)
+        run('pdftotext', '-enc', 'UTF-8', *span(pages), @path, '-').split("\f").map do |text|
+          text.gsub(/[^\S\n]+/, ' ').gsub(/\n\s*\n+/, "\n").strip
+        end
+      end
+
+      # @return [Array<Array(Integer, Integer)>] points, as the pages are turned
+      def sizes(pages)
+        info = run('pdfinfo', *span(pages), @path)
+        turns = info.scan(/^Page.*rot:\s+(\d+)/).flatten.map(&:to_i)
+        info.scan(/^Page.*size:\s+([\d.]+) x ([\d.]+)/).zip(turns).map do |size, turn|
+          w, h = size.map { |value| Float(value).round.clamp(1, 20_000) }
+          (turn.to_i % 180).zero? ? [w, h] : [h, w]
+        end
       end
 
       def alike?(tones)

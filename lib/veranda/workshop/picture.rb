@@ -59,8 +59,8 @@ module Veranda
 
       def tones
         grid = File.join(@dir, 'tones.ppm')
-        Tool.run('vipsthumbnail', File.join(@dir, 'small.png'), '--size', "#{Pdf::ACROSS}x#{Pdf::DOWN}!", '--export-profile', 'srgb', '-o',
-                 "#{grid}[strip]", dir: @dir, seconds: 20)
+        Tool.run('vips', 'thumbnail', File.join(@dir, 'small.png'), grid, Pdf::ACROSS.to_s, '--height', Pdf::DOWN.to_s, '--size', 'force', dir: @dir,
+                                                                                                                                    seconds: 20)
         Ppm.colours(grid)
       rescue Tool::Failed
         []

@@ -25,13 +25,13 @@ module Veranda
       # @param environment [Hash{String => String}] to be added to the little there is
       # @param errors [Boolean] whether a non-zero exit is an error
       # @return [String] what it printed on standard output
-      # @raise [Failed, TooLong] with the last of what it printed on standard error
+      # @raise [Failed, TooLong] with the first of what it printed on standard error
       def run(*command, dir:, seconds: 60, memory: 4 * GIGABYTE, environment: {}, errors: true)
         Tempfile.create('said') do |said|
           Tempfile.create('wrong') do |wrong|
             status = finish(start(command, dir, seconds, memory, environment, said, wrong), seconds)
             raise TooLong, "#{command.first} took longer than #{seconds} s" unless status
-            raise Failed, File.read(wrong.path).last(600) if errors && !status.success?
+            raise Failed, File.read(wrong.path).scrub[0, 600] if errors && !status.success?
 
             File.read(said.path, encoding: Encoding::UTF_8).scrub
           end

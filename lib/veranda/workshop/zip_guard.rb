@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'zip'
+require 'zlib'
 
 module Veranda
   module Workshop
@@ -26,7 +27,7 @@ module Veranda
 
           zip.each do |entry|
             names << entry.name
-            total += unpacked(entry, most - total) unless entry.directory?
+            total += unpacked(path, entry, most - total) unless entry.directory?
           end
         end
         names
@@ -34,20 +35,42 @@ module Veranda
         raise Damaged, e.message
       end
 
+      # Straight from the file, since this may be a great deal.
       # @return [Integer] bytes
-      def unpacked(entry, left)
-        size = 0
-        entry.get_input_stream do |stream|
-          while (part = stream.read(CHUNK))
-            break if part.empty?
+      def unpacked(path, entry, left)
+        return entry.compressed_size if entry.compression_method == Zip::Entry::STORED
+        raise Damaged, 'packed in an unknown way' unless entry.compression_method == Zip::Entry::DEFLATED
 
+        File.open(path, 'rb') do |file|
+          file.seek(entry.local_header_offset)
+          names = file.read(LOCAL_HEAD).to_s.unpack(LENGTHS)
+          raise Damaged, 'an entry is not where it should be' unless names.length == 2 && names.all?
+
+          file.seek(names.sum, IO::SEEK_CUR)
+          inflate(file, left)
+        end
+      end
+      private_class_method :unpacked
+
+      # A local file header, and where in it the lengths of name and extra field stand (APPNOTE 4.3.7).
+      LOCAL_HEAD = 30
+      LENGTHS = '@26v2'
+
+      def inflate(file, left)
+        size = 0
+        inflater = Zlib::Inflate.new(-Zlib::MAX_WBITS)
+        until inflater.finished?
+          packed = file.read(CHUNK) or raise Damaged, 'an entry ends too early'
+          inflater.inflate(packed) do |part|
             size += part.bytesize
             raise TooMuch if size > left
           end
         end
         size
+      ensure
+        inflater&.close
       end
-      private_class_method :unpacked
+      private_class_method :inflate
     end
   end
 end
