@@ -14,6 +14,8 @@ if (location.pathname.startsWith('/classes/')) void import('./screens/ClassScree
 
 const Recordings = lazy(() => import('./screens/Recordings'));
 const Player = lazy(() => import('./screens/Player'));
+const Shelf = lazy(() => import('./screens/Shelf'));
+const Boards = lazy(() => import('./screens/Boards'));
 const NotFound = lazy(() => import('./screens/NotFound'));
 
 /** Which screen belongs to which address. Links and recordings may be opened signed out. */
@@ -42,6 +44,9 @@ function SignedIn() {
       <Route path="/lessons/:id" element={<Lesson />} />
       <Route path="/lessons/:id/class" element={<ClassOfLesson />} />
       <Route path="/classes/:id" element={<ClassScreen />} />
+      <Route path="/shelf" element={<Shelf />} />
+      <Route path="/shelf/:course" element={<Shelf />} />
+      <Route path="/boards" element={<Boards />} />
       <Route path="/recordings" element={<Recordings />} />
       <Route path="*" element={<NotFound />} />
     </Routes>

@@ -12,6 +12,25 @@ module Veranda
                                  teaches: courses.value?('instructor') || courses.value?('assistant') })
       end
 
+      STICKS = Core::Contract.define do
+        required(:sticks).value(:array, min_size?: 1, max_size?: 9).each do
+          hash do
+            required(:kind).value(:string, included_in?: Core::Boards::Mark::FREEHAND)
+            required(:ink).value(:string, included_in?: Core::Boards::Inks::NAMES)
+            required(:width).value(Core::Types::Number, :pen_width?)
+          end
+        end
+      end
+
+      # One's own sticks, the same on every board and device; nil for those who have not changed theirs.
+      get('/api/sticks') { json(sticks: archive.people.sticks(someone![:id])) }
+
+      patch '/api/sticks' do
+        facts = Core::Contract.check(STICKS, input)
+        archive.people.keep_sticks(someone![:id], facts[:sticks])
+        json(facts)
+      end
+
       # Signing out, for those who came by a link as for those with an account.
       delete '/api/session' do
         session.clear

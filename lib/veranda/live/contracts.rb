@@ -12,8 +12,7 @@ module Veranda
       Dry::Schema.load_extensions(:json_schema)
 
       # dry-schema cannot say what is in an array that it checks as a whole.
-      NUMBERS = { points: { type: 'array', items: { type: 'number' } },
-                  path: { type: 'array', items: { type: 'number' } } }.freeze
+      NUMBERS = %i[points path press weights].to_h { |name| [name, { type: 'array', items: { type: 'number' } }] }.freeze
 
       module_function
 

@@ -8,9 +8,7 @@ export interface Commands {
       w?: number;
       h?: number;
       points?: number[];
-      press?: {
-        [k: string]: unknown;
-      }[];
+      press?: number[];
       ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
       width?: number;
       text?: string;
@@ -45,9 +43,7 @@ export interface Commands {
         count?: number;
         faces?: number;
         labels?: string[];
-        weights?: {
-          [k: string]: unknown;
-        }[];
+        weights?: number[];
         shape?: 'round' | 'square' | 'triangle' | 'diamond' | 'star' | 'boat';
         seconds?: number;
         names?: string[];
@@ -63,9 +59,7 @@ export interface Commands {
         w?: number;
         h?: number;
         points?: number[];
-        press?: {
-          [k: string]: unknown;
-        }[];
+        press?: number[];
         ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
         width?: number;
         text?: string;

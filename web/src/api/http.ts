@@ -16,12 +16,18 @@ export function keepToken(token: string) {
   csrf = token;
 }
 
+/** The token that requests which change something must carry, asked for when it is not known yet. */
+export async function secret(): Promise<string> {
+  if (!csrf) keepToken((await ask<{ csrf: string }>('GET', '/api/session')).csrf);
+  return csrf;
+}
+
 /**
  * Asks the server for something.
  * @throws {Refused} with a sentence that can be shown as it is
  */
 export async function ask<T>(method: string, path: string, body?: unknown, again = false): Promise<T> {
-  if (method !== 'GET' && !csrf) keepToken((await ask<{ csrf: string }>('GET', '/api/session')).csrf);
+  if (method !== 'GET') await secret();
   let response: Response;
   try {
     response = await fetch(path, {

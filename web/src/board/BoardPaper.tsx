@@ -1,12 +1,27 @@
 import Box from '@mui/material/Box';
-import { useMemo, useState } from 'react';
+import { useContext, useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
+import type { NewMark } from '../live/board';
 import { useBoard, useConnection } from '../live/hooks';
 import { useShortcuts } from '../parts/useShortcuts';
-import { Ledge } from './Ledge';
-import { SELECT, STICKS, type Ink, type Tool } from './sticks';
-import { Surface } from './Surface';
+import { ShelfContext } from '../shelf/ShelfContext';
+import { ShelfPicker } from '../shelf/ShelfPicker';
+import { heightOf } from './boxes';
+import { Ledge, type LedgeAction } from './Ledge';
+import { MarkTools } from './MarkTools';
+import { PageStrip } from './PageStrip';
+import { Earlier } from './panels/Earlier';
+import { Overview } from './panels/Overview';
+import { WhoDidWhat } from './panels/WhoDidWhat';
+import { NewProp } from './props/NewProp';
+import { SelectionBar } from './SelectionBar';
+import type { Ink } from './sticks';
+import { Surface, type Hold } from './Surface';
+import { SELECT, type Tool } from './tools';
 import { useBoardCommands } from './useBoardCommands';
+import { useBringing } from './useBringing';
 import { useGlimpses } from './useGlimpses';
+import { useSticks } from './useSticks';
 import { useView } from './useView';
 
 interface Props {
@@ -16,30 +31,56 @@ interface Props {
   onPage: (page: string) => void;
   mayDraw: boolean;
   reason?: string | null;
+  /** Where what is chosen is told, when that is not above the selection. */
+  inspector?: HTMLElement | null;
+  /** Told whenever something is chosen or not any more. */
+  onChosen?: (chosen: boolean) => void;
+  /** A mark to be chosen as soon as it is there. */
+  wanted?: string | null;
+  inClass?: boolean;
 }
 
+type Panel = 'people' | 'earlier' | 'overview' | 'shelf' | NonNullable<NewMark['prop']>;
+
+const PROP_KINDS = new Set<string>(['dice', 'spinner', 'counter', 'timer', 'picker']);
+
 /** A board with its ledge: one page of it, and everything to draw on it with. */
-export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: Props) {
+export function BoardPaper(props: Props) {
+  const { id, title, page, onPage, mayDraw, reason = null, inspector, wanted, inClass = false } = props;
   const board = useBoard(id);
-  const { you } = useConnection();
+  const { you, rights } = useConnection();
+  const shelf = useContext(ShelfContext);
   const commands = useBoardCommands(id);
-  const { holder, ...view } = useView();
-  const [tool, setTool] = useState<Tool>({ name: 'stick', index: 0 });
+  const shown = board?.pages.includes(page) ? page : (board?.pages[0] ?? page);
+  const height = useMemo(() => (board ? heightOf(board, shown) : undefined), [board, shown]);
+  const { holder, ...view } = useView(height);
+  const { sticks, change: changeStick } = useSticks();
+  const [tool, setTool] = useState<Tool>(wanted ? SELECT : { name: 'stick', index: 0 });
   const [ink, setInk] = useState<Ink>('slate');
+  const [panel, setPanel] = useState<Panel | null>(null);
+  const [only, setOnly] = useState<string | null>(null);
   const marks = board?.marks;
   const settled = useMemo(() => (mark: string) => marks?.has(mark) ?? false, [marks]);
   const glimpses = useGlimpses(id, you?.id, settled);
+  const bringing = useBringing(shelf?.course ?? null, shown, commands);
 
   const take = (next: Tool) => {
     setTool(next);
-    if (next.name === 'stick') setInk(STICKS[next.index]!.ink);
+    if (next.name === 'stick') setInk(sticks[next.index]!.ink);
+  };
+  const straightenLast = () => {
+    const own = [...(marks?.values() ?? [])].filter((mark) => mark.by === you?.id && mark.kind === 'stroke');
+    const last = own.reduce((best, mark) => (best && best.z > mark.z ? best : mark), own[0]);
+    if (last && mayDraw) void commands.straighten([last.id]);
   };
 
   useShortcuts({
-    ...Object.fromEntries(STICKS.map((_, index) => [String(index + 1), () => take({ name: 'stick', index })])),
+    ...Object.fromEntries(sticks.map((_, index) => [String(index + 1), () => take({ name: 'stick', index })])),
     v: () => setTool(SELECT),
     t: () => setTool({ name: 'text' }),
     n: () => setTool({ name: 'note' }),
+    x: () => setTool({ name: 'erase' }),
+    s: straightenLast,
     '.': () => setTool({ name: 'point' }),
     Escape: () => setTool(SELECT),
     'Ctrl+z': () => mayDraw && void commands.undo(),
@@ -47,17 +88,38 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
   });
 
   if (!board || !you) return <Box sx={{ flex: 1 }} aria-busy />;
-  const shown = board.pages.includes(page) ? page : board.pages[0]!;
   const number = board.pages.indexOf(shown) + 1;
-  const more = [
+  const [cx, cy] = [
+    view.view.x + view.size.width / view.view.scale / 2,
+    view.view.y + view.size.height / view.view.scale / 2,
+  ];
+  const grows = board.facts.get(shown)?.grows ?? false;
+  const propsReason =
+    mayDraw && rights?.props?.allowed !== false ? null : (rights?.props?.says ?? reason ?? 'Not now.');
+  const save = (name: string, address: string): LedgeAction => ({ name, act: () => location.assign(address) });
+  const more: LedgeAction[] = [
+    { name: 'All pages', act: () => setPanel('overview') },
+    { name: 'Who drew what', act: () => setPanel('people') },
+    ...(you.staff ? [{ name: 'Look back', act: () => setPanel('earlier') }] : []),
     ...(you.staff && mayDraw
       ? [
           { name: 'Add a page', act: () => void commands.addPage(shown).then((fresh) => fresh && onPage(fresh)) },
+          {
+            name: grows ? 'Keep the page at its size' : 'Let the page grow',
+            act: () => void commands.setGrows(shown, !grows),
+          },
           { name: 'Clear this page', act: () => void commands.clear(shown) },
         ]
       : []),
-    { name: 'Save as SVG', act: () => location.assign(`/api/boards/${id}/${shown}.svg`) },
+    save('Save the board as PDF', `/api/boards/${id}.pdf`),
+    save('Save the page as SVG', `/api/boards/${id}/${shown}.svg`),
+    save('Save the page as PNG', `/api/boards/${id}/${shown}.png`),
   ];
+  const tools = (hold: Hold) => {
+    const whose = { staff: you.staff, me: you.id, authors: board.authors };
+    if (inspector === undefined) return <SelectionBar {...hold} {...whose} view={view.view} width={view.size.width} />;
+    return inspector && createPortal(<MarkTools {...hold} {...whose} />, inspector);
+  };
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -80,20 +142,72 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
           page={shown}
           me={you}
           mayDraw={mayDraw}
+          propsReason={propsReason}
           tool={mayDraw ? tool : SELECT}
+          stick={mayDraw && tool.name === 'stick' ? (sticks[tool.index] ?? null) : null}
           ink={ink}
           onTool={take}
           commands={commands}
           glimpses={glimpses}
-          names={board.authors}
           view={view}
-        />
+          only={panel === 'people' ? only : null}
+          wanted={wanted}
+          onFiles={(files, at) => void bringing.bring(files, at)}
+        >
+          {tools}
+        </Surface>
+        {bringing.says && (
+          <Box
+            role="status"
+            sx={{
+              position: 'absolute',
+              left: 12,
+              bottom: 10,
+              px: 1.25,
+              py: 0.75,
+              bgcolor: 'background.paper',
+              border: 1,
+              borderColor: 'divider',
+              borderRadius: 1,
+            }}
+          >
+            {bringing.says}
+          </Box>
+        )}
+        {panel === 'people' && (
+          <WhoDidWhat
+            board={board}
+            page={shown}
+            staff={you.staff && mayDraw}
+            only={only}
+            onOnly={setOnly}
+            onTakeOff={(person) => void commands.clear(shown, person)}
+            onClose={() => setPanel(null)}
+          />
+        )}
+        {panel === 'earlier' && (
+          <Earlier
+            board={id}
+            page={shown}
+            authors={board.authors}
+            onBringBack={(seq) => void commands.bringBack(shown, seq).then(() => setPanel(null))}
+            onClose={() => setPanel(null)}
+          />
+        )}
       </Box>
+      {board.facts.size > 1 && <PageStrip board={board} page={shown} onPage={onPage} />}
       <Ledge
         tool={tool}
+        sticks={sticks}
         onTool={take}
+        onStick={(index, stick) => {
+          changeStick(index, stick);
+          setInk(stick.ink);
+        }}
         mayDraw={mayDraw}
         reason={reason}
+        onProp={propsReason === null ? setPanel : null}
+        onShelf={shelf && you.staff ? () => setPanel('shelf') : null}
         undo={board.undo.get(you.id) ?? { done: 0, undone: 0 }}
         onUndo={() => void commands.undo()}
         onRedo={() => void commands.redo()}
@@ -105,6 +219,37 @@ export function BoardPaper({ id, title, page, onPage, mayDraw, reason = null }: 
         onFit={view.fit}
         more={more}
       />
+      {panel === 'overview' && <Overview board={board} page={shown} onPage={onPage} onClose={() => setPanel(null)} />}
+      {panel === 'shelf' && shelf && (
+        <ShelfPicker
+          course={shelf.course}
+          onClose={() => setPanel(null)}
+          onSlide={(material, slide) => {
+            bringing.place(material, slide, [cx, cy]);
+            setPanel(null);
+            setTool(SELECT);
+          }}
+          onBoard={
+            shelf.onBoard &&
+            ((material) => {
+              setPanel(null);
+              shelf.onBoard!(material.id, material.title);
+            })
+          }
+        />
+      )}
+      {panel && PROP_KINDS.has(panel) && (
+        <NewProp
+          kind={panel as NonNullable<NewMark['prop']>}
+          inClass={inClass}
+          onClose={() => setPanel(null)}
+          onPut={(facts) => {
+            bringing.put(facts, [cx, cy]);
+            setPanel(null);
+            setTool(SELECT);
+          }}
+        />
+      )}
     </Box>
   );
 }

@@ -1,18 +1,29 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Tooltip from '@mui/material/Tooltip';
-import { useState, type ReactNode } from 'react';
-import { INKS, WASHES } from '../api/contracts';
-import { SHAPES, STICKS, type Tool } from './sticks';
+import type { NewMark } from '../live/board';
+import { MenuWord } from '../parts/MenuWord';
+import { PROPS } from './props/NewProp';
+import { StickRow } from './StickRow';
+import type { Stick } from './sticks';
+import { SHAPES, SIGNS, type Tool } from './tools';
+
+export interface LedgeAction {
+  name: string;
+  act: () => void;
+}
 
 interface Props {
   tool: Tool;
+  sticks: Stick[];
   onTool: (tool: Tool) => void;
+  onStick: (index: number, stick: Stick) => void;
   mayDraw: boolean;
   /** Why not, when one may not draw. */
   reason: string | null;
+  onProp: ((kind: NonNullable<NewMark['prop']>) => void) | null;
+  onShelf: (() => void) | null;
   undo: { done: number; undone: number };
   onUndo: () => void;
   onRedo: () => void;
@@ -22,8 +33,8 @@ interface Props {
   fits: boolean;
   onZoom: (factor: number) => void;
   onFit: () => void;
-  /** Further things that staff may do with the page. */
-  more: { name: string; act: () => void }[];
+  /** Further things that may be done with the page. */
+  more: LedgeAction[];
 }
 
 /** The row under a board that holds the sticks. */
@@ -38,16 +49,18 @@ export function Ledge(props: Props) {
         alignItems: 'center',
         height: 52,
         flex: 'none',
-        overflowX: { xs: 'auto', md: 'visible' },
+        overflowX: 'auto',
+        overflowY: 'hidden',
         px: 1.25,
-        gap: 0.25,
+        gap: 0.1,
         borderTop: 2,
         borderColor: 'divider',
         borderRadius: '0 0 10px 10px',
         bgcolor: 'veranda.ledge',
         '& .MuiButton-root, & .MuiButton-root.Mui-disabled': {
           minWidth: 0,
-          px: 0.85,
+          flex: 'none',
+          px: 0.7,
           border: '1px solid transparent',
           bgcolor: 'transparent',
         },
@@ -56,15 +69,18 @@ export function Ledge(props: Props) {
     >
       {mayDraw ? (
         <>
-          <Sticks tool={tool} onTool={onTool} />
+          <StickRow sticks={props.sticks} tool={tool} onTool={onTool} onStick={props.onStick} />
           <Pick name="Select" letter="V" picked={tool.name === 'select'} onPick={() => onTool({ name: 'select' })} />
           <Pick name="Text" letter="T" picked={tool.name === 'text'} onPick={() => onTool({ name: 'text' })} />
           <Pick name="Note" letter="N" picked={tool.name === 'note'} onPick={() => onTool({ name: 'note' })} />
           <Shapes tool={tool} onTool={onTool} />
+          <Pick name="Erase" letter="X" picked={tool.name === 'erase'} onPick={() => onTool({ name: 'erase' })} />
           <Pick name="Point" letter="." picked={tool.name === 'point'} onPick={() => onTool({ name: 'point' })} />
+          {props.onProp && <PropWords onProp={props.onProp} />}
+          {props.onShelf && <Pick name="Shelf" hint="Slides and pictures from the shelf" onPick={props.onShelf} />}
         </>
       ) : (
-        <Box sx={{ px: 1, fontSize: 14 }} role="status">
+        <Box sx={{ px: 1, fontSize: 14, whiteSpace: 'nowrap' }} role="status">
           {reason ?? 'This board is for reading.'}
         </Box>
       )}
@@ -76,7 +92,7 @@ export function Ledge(props: Props) {
         </>
       )}
       <Pages {...page} onPage={onPage} />
-      <Words label={`${Math.round(zoom * 100)} %`} hint="Zoom">
+      <MenuWord label={`${Math.round(zoom * 100)} %`} hint="Zoom">
         {(close) => [
           <MenuItem key="in" onClick={() => onZoom(1.25)}>
             Closer
@@ -88,90 +104,33 @@ export function Ledge(props: Props) {
             Fit the page
           </MenuItem>,
         ]}
-      </Words>
-      {more.length > 0 && (
-        <Words label="Page" hint="What to do with this page">
-          {(close) =>
-            more.map(({ name, act }) => (
-              <MenuItem key={name} onClick={() => close(act)}>
-                {name}
-              </MenuItem>
-            ))
-          }
-        </Words>
-      )}
-    </Box>
-  );
-}
-
-function Sticks({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
-  return (
-    <Box sx={{ display: 'flex', alignSelf: 'flex-end', mr: 0.5, ml: -0.5 }}>
-      {STICKS.map((stick, index) => {
-        const picked = tool.name === 'stick' && tool.index === index;
-        const highlighter = stick.kind === 'highlight';
-        return (
-          <Tooltip key={stick.name} title={`${stick.name}, key ${index + 1}`}>
-            <Box
-              component="button"
-              aria-label={`${stick.name}, ${index + 1}`}
-              aria-pressed={picked}
-              onClick={() => onTool({ name: 'stick', index })}
-              sx={{
-                width: highlighter ? 30 : 24,
-                height: 52,
-                p: 0,
-                border: 0,
-                background: 'none',
-                font: 'inherit',
-                display: 'flex',
-                alignItems: 'flex-end',
-                justifyContent: 'center',
-                cursor: 'pointer',
-              }}
-            >
-              <Box
-                component="span"
-                sx={{
-                  display: 'block',
-                  width: highlighter ? 24 : 18,
-                  height: picked ? 52 : 36,
-                  pt: picked ? '30px' : '16px',
-                  border: picked ? '2px solid #FFFDF9' : 'none',
-                  borderBottom: 'none',
-                  outline: picked ? '2px solid' : 'none',
-                  outlineColor: 'text.primary',
-                  borderRadius: '5px 5px 0 0',
-                  background: highlighter ? `linear-gradient(#E8C765 40%, ${WASHES.umber} 40%)` : INKS[stick.ink],
-                  color: highlighter ? '#23313A' : '#FBF7EE',
-                  fontSize: 13,
-                  lineHeight: 1,
-                  textAlign: 'center',
-                  transition: 'height 120ms',
-                }}
-              >
-                {index + 1}
-              </Box>
-            </Box>
-          </Tooltip>
-        );
-      })}
+      </MenuWord>
+      <MenuWord label="Page" hint="What to do with this page">
+        {(close) =>
+          more.map(({ name, act }) => (
+            <MenuItem key={name} onClick={() => close(act)}>
+              {name}
+            </MenuItem>
+          ))
+        }
+      </MenuWord>
     </Box>
   );
 }
 
 interface PickProps {
   name: string;
-  letter: string;
+  letter?: string;
+  hint?: string;
   picked?: boolean;
   disabled?: boolean;
   onPick: () => void;
 }
 
-function Pick({ name, letter, picked, disabled, onPick }: PickProps) {
+function Pick({ name, letter, hint, picked, disabled, onPick }: PickProps) {
   return (
-    <Tooltip title={disabled ? '' : `${name}, key ${letter}`}>
-      <span>
+    <Tooltip title={disabled ? '' : (hint ?? `${name}, key ${letter}`)}>
+      <span style={{ flex: 'none' }}>
         <Button className={picked ? 'picked' : undefined} aria-pressed={picked} disabled={disabled} onClick={onPick}>
           {name}
         </Button>
@@ -182,10 +141,11 @@ function Pick({ name, letter, picked, disabled, onPick }: PickProps) {
 
 function Shapes({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
   const shape = tool.name === 'shape' ? SHAPES.find(({ kind }) => kind === tool.shape) : undefined;
+  const sign = tool.name === 'sign' ? SIGNS.find(({ sign: kind }) => kind === tool.sign) : undefined;
   return (
-    <Words label={shape?.name ?? 'Shape'} hint="Shape" picked={!!shape}>
-      {(close) =>
-        SHAPES.map(({ kind, name }) => (
+    <MenuWord label={shape?.name ?? sign?.name ?? 'Shape'} hint="Shape or mark" picked={!!(shape ?? sign)}>
+      {(close) => [
+        ...SHAPES.map(({ kind, name }) => (
           <MenuItem
             key={kind}
             selected={shape?.kind === kind}
@@ -193,9 +153,33 @@ function Shapes({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
           >
             {name}
           </MenuItem>
+        )),
+        ...SIGNS.map(({ sign: kind, name }) => (
+          <MenuItem
+            key={name}
+            divider={false}
+            selected={sign?.sign === kind}
+            onClick={() => close(() => onTool({ name: 'sign', sign: kind }))}
+          >
+            {name}
+          </MenuItem>
+        )),
+      ]}
+    </MenuWord>
+  );
+}
+
+function PropWords({ onProp }: { onProp: (kind: NonNullable<NewMark['prop']>) => void }) {
+  return (
+    <MenuWord label="Prop" hint="Prop">
+      {(close) =>
+        PROPS.map(([kind, name]) => (
+          <MenuItem key={kind} onClick={() => close(() => onProp(kind))}>
+            {name}
+          </MenuItem>
         ))
       }
-    </Words>
+    </MenuWord>
   );
 }
 
@@ -210,44 +194,5 @@ function Pages({ number, count, onPage }: Props['page'] & { onPage: Props['onPag
         ›
       </Button>
     </Box>
-  );
-}
-
-interface WordsProps {
-  label: string;
-  hint: string;
-  picked?: boolean;
-  children: (close: (then: () => void) => void) => ReactNode;
-}
-
-/** A word on the ledge that opens a short list of others. */
-function Words({ label, hint, picked, children }: WordsProps) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const close = (then: () => void) => {
-    setAnchor(null);
-    then();
-  };
-  return (
-    <>
-      <Tooltip title={hint}>
-        <Button
-          className={picked ? 'picked' : undefined}
-          aria-haspopup="menu"
-          aria-label={`${hint}: ${label}`}
-          onClick={(event) => setAnchor(event.currentTarget)}
-        >
-          {label}
-        </Button>
-      </Tooltip>
-      <Menu
-        anchorEl={anchor}
-        open={!!anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      >
-        {children(close)}
-      </Menu>
-    </>
   );
 }

@@ -1,7 +1,10 @@
 import { memo } from 'react';
-import { INKS, NOTE_INSET, LEADING, WASHES } from '../api/contracts';
+import { INKS, LEADING, NOTE_INSET, WASHES } from '../api/contracts';
 import type { Mark } from '../live/board';
-import { arrowHead, beginning, strokePath } from './paths';
+import { slideAddress } from './addresses';
+import { outlinePath } from './outline';
+import { arrowHead, beginning, polygonPath, signPath, strokePath } from './paths';
+import { PropShape } from './props/PropShape';
 import { layOutMark } from './textLayout';
 
 interface Props {
@@ -23,18 +26,48 @@ export const MarkShape = memo(function MarkShape({ mark, share = 1 }: Props) {
 
   switch (mark.kind) {
     case 'stroke':
+      if (mark.press)
+        return (
+          <path
+            fill={INKS[mark.ink]}
+            d={outlinePath(points, mark.press.slice(0, points.length / 2), mark.width ?? 4)}
+          />
+        );
+      return <path {...pen} d={strokePath(points)} />;
     case 'line':
       return <path {...pen} d={strokePath(points)} />;
     case 'highlight':
       return <path {...pen} d={strokePath(points)} stroke={WASHES[mark.ink]} style={{ mixBlendMode: 'multiply' }} />;
     case 'arrow':
       return <path {...pen} d={strokePath(points) + arrowHead(points, mark.width ?? 4)} />;
+    case 'polygon':
+      return <path {...pen} d={polygonPath(points)} />;
     case 'rectangle':
       return <rect {...pen} width={mark.w} height={mark.h} rx={4} />;
     case 'ellipse': {
       const [rx, ry] = [(mark.w ?? 0) / 2, (mark.h ?? 0) / 2];
       return <ellipse {...pen} cx={rx} cy={ry} rx={rx} ry={ry} />;
     }
+    case 'sign':
+      return (
+        <path
+          {...pen}
+          fill="none"
+          strokeWidth={(mark.w ?? 0) * 0.14}
+          d={signPath(mark.sign ?? 'tick', mark.w ?? 0, mark.h ?? 0)}
+        />
+      );
+    case 'image':
+      return (
+        <image
+          href={slideAddress(mark.material!, mark.version!, mark.slide!)}
+          width={mark.w}
+          height={mark.h}
+          preserveAspectRatio="none"
+        />
+      );
+    case 'prop':
+      return <PropShape mark={mark} />;
     default:
       return <Written mark={mark} />;
   }

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Mark } from '../live/board';
-import { boxOf } from './boxes';
+import { boxOf, placeOf } from './boxes';
 import { MarkShape } from './MarkShape';
 
 interface Props {
@@ -12,10 +12,13 @@ interface Props {
   /** For a recording: strokes that are being drawn at this moment show only in part. */
   clock?: number;
   onReach?: (mark: Mark | null) => void;
+  /** Marks that are about to go, and the one person whose marks stand out. */
+  fading?: ReadonlySet<string>;
+  only?: string | null;
 }
 
 /** All marks of a page, bottom first. One memoised element per mark. */
-export function Marks({ marks, authors, pickable = false, clock, onReach }: Props) {
+export function Marks({ marks, authors, pickable = false, clock, onReach, fading, only = null }: Props) {
   return marks.map((mark) => (
     <MarkOnPage
       key={mark.id}
@@ -23,6 +26,7 @@ export function Marks({ marks, authors, pickable = false, clock, onReach }: Prop
       author={authors.get(mark.by) ?? 'someone'}
       pickable={pickable}
       share={shareAt(mark, clock)}
+      faint={(fading?.has(mark.id) ?? false) || (only !== null && mark.by !== only)}
       onReach={onReach}
     />
   ));
@@ -38,15 +42,17 @@ interface OneProps {
   author: string;
   pickable: boolean;
   share: number;
+  faint: boolean;
   onReach?: (mark: Mark | null) => void;
 }
 
-const MarkOnPage = memo(function MarkOnPage({ mark, author, pickable, share, onReach }: OneProps) {
+const MarkOnPage = memo(function MarkOnPage({ mark, author, pickable, share, faint, onReach }: OneProps) {
   return (
     <g
       data-mark={mark.id}
       data-kind={mark.kind}
-      transform={`translate(${mark.x} ${mark.y})`}
+      transform={placeOf(mark)}
+      opacity={faint ? 0.15 : undefined}
       tabIndex={pickable ? 0 : undefined}
       role="img"
       aria-label={`${label(mark)} by ${author}`}
@@ -61,7 +67,11 @@ const MarkOnPage = memo(function MarkOnPage({ mark, author, pickable, share, onR
   );
 });
 
-const label = (mark: Mark) => (mark.text ? `${mark.kind} “${mark.text}”` : mark.kind) + (mark.locked ? ', locked' : '');
+function label(mark: Mark): string {
+  const kind = mark.prop ?? mark.sign ?? mark.kind;
+  const words = mark.text ?? mark.alt;
+  return (words ? `${kind} “${words}”` : kind) + (mark.locked ? ', locked' : '');
+}
 
 /** Thin marks are hard to hit; this is a wider, invisible one around them. */
 function HitArea({ mark }: { mark: Mark }) {

@@ -1,27 +1,29 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { INKS } from '../api/contracts';
-import { INK_NAMES, type Ink } from './sticks';
-import type { Selection } from './useSelection';
+import Popover from '@mui/material/Popover';
+import { useState } from 'react';
+import { InkRow } from './InkRow';
+import { MarkTools } from './MarkTools';
+import type { Hold } from './Surface';
 import type { View } from './useView';
 
-interface Props {
-  selection: Selection;
+interface Props extends Hold {
   view: View;
+  width: number;
   staff: boolean;
-  onInk: (ink: Ink) => void;
-  onLock: (locked: boolean) => void;
-  onRemove: () => void;
-  onWrite: () => void;
+  me: string;
+  authors: ReadonlyMap<string, string>;
 }
 
-/** What can be done with the selection, in words, right above it. */
-export function SelectionBar({ selection, view, staff, onInk, onLock, onRemove, onWrite }: Props) {
-  const { box, selected, target } = selection;
-  if (!box || target) return null;
-  const locked = selected.every((mark) => mark.locked);
-  const written = selected.length === 1 && selected[0]!.text !== undefined;
+/** In class: the most wanted right above the selection, and all the rest one click away. */
+export function SelectionBar({ view, width, staff, me, authors, ...hold }: Props) {
+  const { selection, actions, rewrite } = hold;
+  const { box, selected, movable, single, target, turn } = selection;
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  if (!box || target || turn !== 0) return null;
+  const ink = selected.every((mark) => mark.ink === selected[0]!.ink) ? selected[0]!.ink : null;
   const top = (box.y - view.y) * view.scale - 62;
+  const words = movable.filter((mark) => mark.text?.trim()).length > 1;
   return (
     <Box
       role="toolbar"
@@ -29,43 +31,35 @@ export function SelectionBar({ selection, view, staff, onInk, onLock, onRemove, 
       onPointerDown={(event) => event.stopPropagation()}
       sx={{
         position: 'absolute',
-        left: Math.max((box.x - view.x) * view.scale - 10, 8),
-        top: top < 8 ? (box.y + box.h - view.y) * view.scale + 18 : top,
+        left: Math.min(Math.max((box.x - view.x) * view.scale - 10, 8), Math.max(width - 440, 8)),
+        top: top < 8 ? (box.y + box.h - view.y) * view.scale + 46 : top,
         display: 'flex',
         alignItems: 'center',
         gap: 0.5,
         p: 0.5,
+        pl: 1,
         bgcolor: 'background.paper',
         border: 1,
         borderColor: 'divider',
         borderRadius: 1,
         boxShadow: '0 4px 14px rgb(35 49 58 / .12)',
-        '& .MuiButton-root': { minWidth: 0, px: 1, border: 'none' },
+        '& > .MuiButton-root': { minWidth: 0, px: 1, border: 'none' },
       }}
     >
-      {INK_NAMES.map((ink) => (
-        <Box
-          key={ink}
-          component="button"
-          aria-label={`Ink ${ink}`}
-          title={ink}
-          onClick={() => onInk(ink)}
-          sx={{
-            width: 24,
-            height: 24,
-            border: 'none',
-            borderRadius: 0.75,
-            bgcolor: INKS[ink],
-            cursor: 'pointer',
-            boxShadow: selected.every((mark) => mark.ink === ink) ? '0 0 0 2px #FFFDF9, 0 0 0 4px #23313A' : 'none',
-          }}
-        />
-      ))}
-      {written && <Button onClick={onWrite}>Write</Button>}
-      {staff && <Button onClick={() => onLock(!locked)}>{locked ? 'Unlock' : 'Lock'}</Button>}
-      <Button color="error" onClick={onRemove}>
+      <InkRow ink={ink} onInk={actions.recolour} />
+      {single?.text !== undefined && <Button onClick={rewrite}>Write</Button>}
+      {words && <Button onClick={() => actions.arrange('sort_column')}>Sort A–Z</Button>}
+      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+        More
+      </Button>
+      <Button color="error" onClick={actions.takeOff}>
         Take off
       </Button>
+      <Popover open={!!anchor} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        <Box sx={{ width: 268, p: 1.75 }} role="dialog" aria-label="What is chosen">
+          <MarkTools {...hold} staff={staff} me={me} authors={authors} />
+        </Box>
+      </Popover>
     </Box>
   );
 }

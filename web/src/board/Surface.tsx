@@ -1,35 +1,41 @@
 import Box from '@mui/material/Box';
-import {
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
-import { INKS, PAPER, WASHES } from '../api/contracts';
-import { newId } from '../live/LiveClient';
+import { useCallback, useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { PAPER, WASHES } from '../api/contracts';
 import type { BoardState, Mark, NewMark } from '../live/board';
-import { boxOf, meets, round, type Box as PageBox } from './boxes';
+import { newId } from '../live/LiveClient';
+import { heightOf, round } from './boxes';
 import { Glimpsed, PointerGlow } from './Glimpsed';
-import { MarkShape } from './MarkShape';
 import { Marks } from './Marks';
 import { PageGround } from './PageView';
-import { resized, SelectionFrame, type Corner } from './SelectionFrame';
-import { SelectionBar } from './SelectionBar';
-import { SELECT, STICKS, type Ink, type Tool } from './sticks';
+import { PolygonDraft } from './PolygonDraft';
+import { PropControls } from './props/PropControls';
+import { SelectionFrame } from './SelectionFrame';
+import type { Ink, Stick } from './sticks';
 import { TextEditor } from './TextEditor';
+import { CURSORS, SELECT, SIGN_SIZE, type Tool } from './tools';
 import type { BoardCommands } from './useBoardCommands';
+import { useBoardKeys } from './useBoardKeys';
+import { useClipboard } from './useClipboard';
+import { useErasing } from './useErasing';
+import { useGestures } from './useGestures';
 import type { Glimpses } from './useGlimpses';
 import { useInk } from './useInk';
+import { useMarkActions, type MarkActions } from './useMarkActions';
 import { usePointerTrail } from './usePointerTrail';
-import { useSelection } from './useSelection';
+import { usePolygon } from './usePolygon';
+import { useReached } from './useReached';
+import { useSelection, type Selection } from './useSelection';
 import { shapeBetween, useShaping } from './useShaping';
 import type { useView } from './useView';
-import { useReached } from './useReached';
+import { MarkShape } from './MarkShape';
 import { WhoDrew } from './WhoDrew';
+
+/** What surfaces lend to whoever shows what can be done with the selection. */
+export interface Hold {
+  selection: Selection;
+  actions: MarkActions;
+  rewrite: () => void;
+}
 
 interface Props {
   title: string;
@@ -37,50 +43,32 @@ interface Props {
   page: string;
   me: { id: string; staff: boolean };
   mayDraw: boolean;
+  /** Why not, when one may not use props. */
+  propsReason: string | null;
   tool: Tool;
+  stick: Stick | null;
   ink: Ink;
   onTool: (tool: Tool) => void;
   commands: BoardCommands;
   glimpses: Glimpses;
-  names: ReadonlyMap<string, string>;
   view: Omit<ReturnType<typeof useView>, 'holder'>;
-  children?: ReactNode;
+  /** The one person whose marks stand out. */
+  only?: string | null;
+  /** A mark to be shown as soon as it is there, and chosen. */
+  wanted?: string | null;
+  onFiles: (files: File[], at: [number, number]) => void;
+  children?: (hold: Hold) => ReactNode;
 }
 
-type Drag =
-  | { name: 'pan'; x: number; y: number }
-  | { name: 'move'; x: number; y: number }
-  | { name: 'resize'; corner: Corner }
-  | { name: 'lasso'; x: number; y: number };
+const TEXT = { size: 32, w: 460 };
+const NOTE = { size: 30, w: 320, h: 120 };
 
-const TEXT = { size: 32, w: 420 };
-const NOTE = { size: 26, w: 300, h: 110 };
-const NUDGE = 8;
-
-/**
- * The paper: shows a page and turns what the hand does with the present tool into commands.
- * Everything that has to keep up with the hand happens outside of React (see `useInk`).
- */
-export function Surface({
-  title,
-  board,
-  page,
-  me,
-  mayDraw,
-  tool,
-  ink,
-  onTool,
-  commands,
-  glimpses,
-  names,
-  view: zoom,
-  children,
-}: Props) {
+/** The paper: shows a page and turns what the hand does with the present tool into commands. */
+export function Surface(props: Props) {
+  const { title, board, page, me, mayDraw, tool, stick, ink, onTool, commands, glimpses, view: zoom } = props;
   const { view, size } = zoom;
   const svg = useRef<SVGSVGElement>(null);
   const wet = useRef<SVGPathElement>(null);
-  const drag = useRef<Drag | null>(null);
-  const [lasso, setLasso] = useState<PageBox | null>(null);
   const [reached, setReached] = useReached();
   const [writing, setWriting] = useState<{ mark: NewMark; fresh: boolean } | null>(null);
   const [pointer, setPointer] = useState<[number, number] | null>(null);
@@ -89,148 +77,97 @@ export function Surface({
     () => [...board.marks.values()].filter((mark) => mark.page === page).sort((a, b) => a.z - b.z),
     [board.marks, page],
   );
-  const stick = tool.name === 'stick' ? STICKS[tool.index]! : null;
+  const height = useMemo(() => heightOf(board, page), [board, page]);
   const selecting = tool.name === 'select';
   const mayMove = useCallback((mark: Mark) => mayDraw && (!mark.locked || me.staff), [mayDraw, me.staff]);
   const selection = useSelection(marks, mayMove);
-  const { select } = selection;
+  const actions = useMarkActions(selection, commands, me);
+  const { clear, select } = selection;
 
   const put = useCallback((mark: NewMark) => void commands.put(mark), [commands]);
   const inkHand = useInk(wet, page, {
     onStroke: put,
     onGlimpse: useCallback((body) => commands.glimpse('ink', body), [commands]),
   });
-  const shaping = useShaping(page, put);
-  const point = usePointerTrail({
+  const shaping = useShaping(page, ink, put);
+  const polygon = usePolygon(page, ink, put);
+  const erasing = useErasing(
+    useCallback(
+      (id: string) => {
+        const mark = board.marks.get(id);
+        return !!mark && (me.staff || (mark.by === me.id && !mark.locked));
+      },
+      [board.marks, me.id, me.staff],
+    ),
+    useCallback((ids: string[]) => commands.remove(ids), [commands]),
+  );
+  const trail = usePointerTrail({
     onGlimpse: useCallback((x, y) => commands.glimpse('pointer', { page, x, y }), [commands, page]),
     onTrail: useCallback((path) => void commands.trail(page, path), [commands, page]),
   });
+  const middle = (): [number, number] => [view.x + size.width / view.scale / 2, view.y + size.height / view.scale / 2];
 
-  useEffect(() => select([]), [page, selecting, select]);
+  useEffect(() => clear(), [page, selecting, clear]);
+  const { cancel } = polygon;
+  useEffect(() => cancel(), [page, tool, cancel]);
+  const wanted = props.wanted && board.marks.get(props.wanted)?.page === page ? props.wanted : null;
+  useEffect(() => {
+    if (wanted) select([wanted]);
+  }, [wanted, select]);
 
-  const at = (event: { clientX: number; clientY: number }): [number, number] => {
-    const corner = svg.current!.getBoundingClientRect();
-    return [view.x + (event.clientX - corner.left) / view.scale, view.y + (event.clientY - corner.top) / view.scale];
-  };
-
-  const write = (kind: 'text' | 'note', x: number, y: number) =>
+  const write = (kind: 'text' | 'note', x: number, y: number, text = '') =>
     setWriting({
       fresh: true,
-      mark: { id: newId(), page, kind, x: round(x), y: round(y), ink, text: '', ...(kind === 'text' ? TEXT : NOTE) },
+      mark: { id: newId(), page, kind, x: round(x), y: round(y), ink, text, ...(kind === 'text' ? TEXT : NOTE) },
     });
-
-  function pressed(event: PointerEvent<SVGSVGElement>) {
-    setReached(null);
-    if (event.button === 1 || event.button === 2) drag.current = { name: 'pan', x: event.clientX, y: event.clientY };
-    else if (writing) return;
-    else if (stick && mayDraw) inkHand.begin(...at(event));
-    else if (tool.name === 'shape' && mayDraw) shaping.begin(tool.shape, ink, ...at(event));
-    else if ((tool.name === 'text' || tool.name === 'note') && mayDraw) {
-      event.preventDefault();
-      return write(tool.name, ...at(event));
-    } else if (selecting) pick(event);
-    event.currentTarget.setPointerCapture(event.pointerId);
-  }
-
-  function pick(event: PointerEvent<SVGSVGElement>) {
-    const target = event.target as Element;
-    const [x, y] = at(event);
-    const corner = target.getAttribute('data-corner') as Corner | null;
-    const id = target.closest('[data-mark]')?.getAttribute('data-mark');
-    if (corner) drag.current = { name: 'resize', corner };
-    else if (id || target.hasAttribute('data-frame')) {
-      if (id && event.shiftKey) selection.toggle(id);
-      else if (id && !selection.ids.has(id)) select([id]);
-      drag.current = { name: 'move', x, y };
-    } else {
-      select([]);
-      drag.current = { name: 'lasso', x, y };
-    }
-  }
-
-  function moved(event: PointerEvent<SVGSVGElement>) {
-    if (inkHand.active()) {
-      const samples = event.nativeEvent.getCoalescedEvents?.() ?? [];
-      return inkHand.extend((samples.length > 0 ? samples : [event.nativeEvent]).map(at), stick!);
-    }
-    const [x, y] = at(event);
-    if (shaping.draft) return shaping.extend(x, y);
-    if (tool.name === 'point' && mayDraw) {
-      setPointer([x, y]);
-      return point(x, y);
-    }
-    dragged(event, x, y);
-  }
-
-  function dragged(event: PointerEvent<SVGSVGElement>, x: number, y: number) {
-    const now = drag.current;
-    if (now?.name === 'pan') {
-      zoom.pan(now.x - event.clientX, now.y - event.clientY);
-      drag.current = { name: 'pan', x: event.clientX, y: event.clientY };
-    } else if (now?.name === 'lasso') {
-      setLasso({ x: Math.min(x, now.x), y: Math.min(y, now.y), w: Math.abs(x - now.x), h: Math.abs(y - now.y) });
-    } else if (now?.name === 'move' && selection.box) {
-      selection.setTarget({ ...selection.box, x: selection.box.x + x - now.x, y: selection.box.y + y - now.y });
-    } else if (now?.name === 'resize' && selection.box) {
-      selection.setTarget(resized(selection.box, now.corner, x, y));
-    }
-  }
-
-  function released() {
-    if (stick) inkHand.finish(stick);
-    shaping.finish();
-    if (lasso) select(marks.filter((mark) => meets(boxOf(mark), lasso)).map((mark) => mark.id));
-    if (selection.target) commands.change(selection.changesTo(selection.target));
-    selection.setTarget(null);
-    setLasso(null);
-    drag.current = null;
-  }
-
-  function wheel(event: React.WheelEvent) {
-    const corner = svg.current!.getBoundingClientRect();
-    if (event.ctrlKey || event.metaKey)
-      zoom.zoom(Math.exp(-event.deltaY / 300), event.clientX - corner.left, event.clientY - corner.top);
-    else zoom.pan(event.deltaX, event.deltaY);
-  }
-
-  const takeOff = () => {
-    commands.remove(selection.movable.filter((mark) => me.staff || mark.by === me.id).map((mark) => mark.id));
-    select([]);
+  const place = (x: number, y: number) => {
+    if (tool.name === 'text' || tool.name === 'note') return write(tool.name, x, y);
+    if (tool.name !== 'sign') return;
+    const [left, top] = [round(x - SIGN_SIZE / 2), round(y - SIGN_SIZE / 2)];
+    const shape = { w: SIGN_SIZE, h: SIGN_SIZE, sign: tool.sign };
+    put({ id: newId(), page, kind: 'sign', x: left, y: top, ink, ...shape });
   };
-  const rewrite = (mark: Mark) => mayMove(mark) && mark.text !== undefined && setWriting({ mark, fresh: false });
+  const rewrite = (mark: Mark | null) =>
+    mark && mayMove(mark) && mark.text !== undefined && setWriting({ mark, fresh: false });
 
-  function key(event: KeyboardEvent) {
-    const arrows: Record<string, [number, number]> = {
-      ArrowLeft: [-1, 0],
-      ArrowRight: [1, 0],
-      ArrowUp: [0, -1],
-      ArrowDown: [0, 1],
-    };
-    const arrow = arrows[event.key];
-    const focused = (event.target as Element).getAttribute('data-mark');
-    if (event.key === ' ' && focused) selection.toggle(focused);
-    else if (event.key === 'Enter') enter(focused);
-    else if ((event.key === 'Delete' || event.key === 'Backspace') && selection.box) takeOff();
-    else if (arrow && selection.box) {
-      const { x, y, w, h } = selection.box;
-      commands.change(selection.changesTo({ x: x + arrow[0] * NUDGE, y: y + arrow[1] * NUDGE, w, h }));
-    } else if (arrow) zoom.pan(arrow[0] * 60, arrow[1] * 60);
-    else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && selecting) select(marks.map((mark) => mark.id));
-    else return;
-    event.preventDefault();
-  }
+  const gestures = useGestures({
+    svg,
+    zoom,
+    tool: writing ? SELECT : tool,
+    stick: writing ? null : stick,
+    mayDraw,
+    marks,
+    selection,
+    commands,
+    ink: inkHand,
+    shaping,
+    polygon,
+    erasing,
+    point: (x, y) => {
+      setPointer([x, y]);
+      trail(x, y);
+    },
+    onPlace: place,
+    onTouch: () => setReached(null),
+  });
 
   /** By keyboard alone: Enter puts the present tool's mark in the middle of what is seen. */
   function enter(focused: string | null) {
-    const [x, y] = [view.x + size.width / view.scale / 2, view.y + size.height / view.scale / 2];
-    const single = selection.selected.length === 1 ? selection.selected[0] : undefined;
+    const [x, y] = middle();
     if (selecting && focused && !selection.ids.has(focused)) select([focused]);
-    else if (selecting && single) rewrite(single);
+    else if (selecting && selection.single) rewrite(selection.single);
     else if (!mayDraw) return;
+    else if (polygon.corners.length > 0) polygon.close();
     else if (tool.name === 'text' || tool.name === 'note') write(tool.name, x - 150, y - 40);
-    else if (tool.name === 'shape')
+    else if (tool.name === 'sign') place(x, y);
+    else if (tool.name === 'shape' && tool.shape !== 'polygon')
       put(shapeBetween(tool.shape, ink, page, newId(), [x - 120, y - 70], [x + 120, y + 70]));
+    else if (tool.name === 'shape') {
+      const points = [0, 0, 120, 210, -120, 210];
+      put({ id: newId(), page, kind: 'polygon', x: round(x), y: round(y - 100), ink, width: 4, points });
+    }
   }
+  const key = useBoardKeys({ marks, selecting, selection, actions, commands, zoom, onEnter: enter });
 
   function written(text: string) {
     if (!writing) return;
@@ -241,19 +178,44 @@ export function Surface({
     if (fresh) onTool(SELECT);
   }
 
-  const recolour = (to: Ink) => commands.change(selection.movable.map(({ id }) => ({ id, set: { ink: to } })));
-  const lock = (locked: boolean) => commands.change(selection.selected.map(({ id }) => ({ id, set: { locked } })));
-  const cursor = {
-    select: 'default',
-    point: 'none',
-    text: 'text',
-    note: 'copy',
-    stick: 'crosshair',
-    shape: 'crosshair',
-  }[tool.name];
+  useClipboard({
+    page,
+    mayDraw,
+    selected: selection.selected,
+    middle,
+    onPut: (made) => {
+      void commands.put(...made);
+      onTool(SELECT);
+    },
+    onText: (text) => {
+      const [x, y] = middle();
+      put({
+        id: newId(),
+        page,
+        kind: 'text',
+        x: round(x - 230),
+        y: round(y - 60),
+        ink,
+        text: text.slice(0, 4000),
+        ...TEXT,
+      });
+    },
+    onFiles: (files) => props.onFiles(files, middle()),
+    onCut: actions.takeOff,
+  });
+  const dropped = (event: DragEvent) => {
+    event.preventDefault();
+    if (mayDraw && event.dataTransfer.files.length > 0)
+      props.onFiles([...event.dataTransfer.files], gestures.at(event));
+  };
 
+  const props_ = marks.filter((mark) => mark.kind === 'prop');
   return (
-    <Box sx={{ position: 'absolute', inset: 0, overflow: 'hidden', bgcolor: PAPER }}>
+    <Box
+      sx={{ position: 'absolute', inset: 0, overflow: 'hidden', bgcolor: PAPER }}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={dropped}
+    >
       <svg
         ref={svg}
         data-testid="paper"
@@ -264,72 +226,77 @@ export function Surface({
         aria-label={`${title}, ${marks.length} marks`}
         viewBox={`${view.x} ${view.y} ${size.width / view.scale} ${size.height / view.scale}`}
         style={{
-          cursor: mayDraw || selecting ? cursor : 'default',
+          cursor: mayDraw || selecting ? CURSORS[tool.name] : 'default',
           touchAction: 'none',
           userSelect: 'none',
           display: 'block',
           fontFamily: 'inherit',
         }}
-        onPointerDown={pressed}
-        onPointerMove={moved}
-        onPointerUp={released}
-        onPointerCancel={released}
+        onPointerDown={gestures.down}
+        onPointerMove={gestures.move}
+        onPointerUp={gestures.up}
+        onPointerCancel={gestures.up}
         onPointerLeave={() => setPointer(null)}
-        onDoubleClick={() => selection.selected.length === 1 && rewrite(selection.selected[0]!)}
+        onDoubleClick={() => rewrite(selection.single)}
         onContextMenu={(event) => event.preventDefault()}
-        onWheel={wheel}
+        onWheel={gestures.wheel}
         onKeyDown={key}
       >
-        <PageGround />
-        <Marks marks={marks} authors={board.authors} pickable={selecting} onReach={setReached} />
-        <Glimpsed glimpses={glimpses} page={page} names={names} scale={view.scale} />
+        <PageGround height={height} ground={board.facts.get(page)?.ground} />
+        <Marks
+          marks={marks}
+          authors={board.authors}
+          pickable={selecting || tool.name === 'erase'}
+          onReach={setReached}
+          fading={erasing.fading}
+          only={props.only}
+        />
+        <Glimpsed glimpses={glimpses} page={page} names={board.authors} scale={view.scale} />
         {shaping.draft && (
           <g transform={`translate(${shaping.draft.x} ${shaping.draft.y})`}>
             <MarkShape mark={shaping.draft} />
           </g>
         )}
+        <PolygonDraft corners={polygon.corners} hand={polygon.hand} ink={ink} scale={view.scale} />
         {stick && (
           <path
             ref={wet}
             fill="none"
             pointerEvents="none"
-            stroke={stick.kind === 'highlight' ? WASHES[stick.ink] : INKS[stick.ink]}
+            stroke={WASHES[stick.ink]}
             strokeWidth={stick.width}
             strokeLinecap="round"
             strokeLinejoin="round"
             style={stick.kind === 'highlight' ? { mixBlendMode: 'multiply' } : undefined}
           />
         )}
-        {selecting && <SelectionFrame selection={selection} scale={view.scale} />}
-        {lasso && (
+        <SelectionFrame selection={selection} scale={view.scale} />
+        {gestures.lasso && (
           <rect
-            x={lasso.x}
-            y={lasso.y}
-            width={lasso.w}
-            height={lasso.h}
-            fill="#17665E18"
+            {...{ x: gestures.lasso.x, y: gestures.lasso.y, width: gestures.lasso.w, height: gestures.lasso.h }}
+            fill="#17665E"
+            fillOpacity={0.08}
             stroke="#17665E"
+            strokeDasharray="4 4"
             vectorEffect="non-scaling-stroke"
           />
         )}
-        {tool.name === 'point' && pointer && <PointerGlow x={pointer[0]} y={pointer[1]} scale={view.scale} />}
+        {pointer && tool.name === 'point' && <PointerGlow x={pointer[0]} y={pointer[1]} scale={view.scale} />}
       </svg>
-      {reached && !writing && (
-        <WhoDrew mark={reached} author={board.authors.get(reached.by) ?? 'someone'} view={view} width={size.width} />
-      )}
-      {selecting && mayDraw && !writing && (
-        <SelectionBar
-          selection={selection}
+      {props_.map((mark) => (
+        <PropControls
+          key={mark.id}
+          mark={mark}
           view={view}
-          staff={me.staff}
-          onInk={recolour}
-          onLock={lock}
-          onRemove={takeOff}
-          onWrite={() => rewrite(selection.selected[0]!)}
+          reason={props.propsReason}
+          onUse={(action) => void commands.use(mark.id, action)}
         />
+      ))}
+      {reached && !writing && board.marks.has(reached.id) && (
+        <WhoDrew mark={reached} author={board.authors.get(reached.by) ?? '…'} view={view} width={size.width} />
       )}
       {writing && <TextEditor mark={writing.mark} view={view} onDone={written} />}
-      {children}
+      {!writing && props.children?.({ selection, actions, rewrite: () => rewrite(selection.single) })}
     </Box>
   );
 }

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
-import { useState } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import { INKS, LEADING, MAX_TEXT, NOTE_INSET, WASHES } from '../api/contracts';
 import type { NewMark } from '../live/board';
+import { nextItem } from './lists';
 import { layOut } from './textLayout';
 import type { View } from './useView';
 
@@ -12,12 +13,28 @@ interface Props {
   onDone: (text: string) => void;
 }
 
-/** Writes in place: looks as the mark will. Esc or a click elsewhere is done; nothing typed is lost. */
+/**
+ * Writes in place: looks as the mark will. Lists go on by themselves. Esc or a click elsewhere is done;
+ * nothing typed is lost.
+ */
 export function TextEditor({ mark, view, onDone }: Props) {
   const [text, setText] = useState(mark.text ?? '');
   const note = mark.kind === 'note';
   const size = mark.size ?? 28;
   const { height } = layOut(text + ' ', size, mark.w ?? 300, note ? NOTE_INSET : 0);
+
+  function key(event: KeyboardEvent<HTMLTextAreaElement>) {
+    event.stopPropagation();
+    const field = event.currentTarget;
+    if (event.key === 'Escape' || (event.key === 'Enter' && (event.ctrlKey || event.metaKey))) return field.blur();
+    if (event.key !== 'Enter' || event.shiftKey) return;
+    const next = nextItem(text, field.selectionStart, field.selectionEnd);
+    if (!next) return;
+    event.preventDefault();
+    setText(next.text);
+    requestAnimationFrame(() => field.setSelectionRange(next.caret, next.caret));
+  }
+
   return (
     <Box
       component="textarea"
@@ -28,11 +45,7 @@ export function TextEditor({ mark, view, onDone }: Props) {
       onChange={(event) => setText(event.target.value)}
       onBlur={() => onDone(text)}
       onPointerDown={(event) => event.stopPropagation()}
-      onKeyDown={(event) => {
-        event.stopPropagation();
-        if (event.key === 'Escape' || (event.key === 'Enter' && (event.ctrlKey || event.metaKey)))
-          event.currentTarget.blur();
-      }}
+      onKeyDown={key}
       sx={{
         position: 'absolute',
         left: (mark.x - view.x) * view.scale,
@@ -51,6 +64,7 @@ export function TextEditor({ mark, view, onDone }: Props) {
         resize: 'none',
         overflow: 'hidden',
         outline: 'none',
+        transform: mark.angle ? `rotate(${mark.angle}deg)` : undefined,
       }}
     />
   );

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Mark } from '../live/board';
 import { clockTime } from '../parts/times';
-import { boxOf } from './boxes';
+import { boundsOf } from './boxes';
 import type { View } from './useView';
 
 interface Props {
@@ -13,7 +13,7 @@ interface Props {
 
 /** Whose mark this is, and when it was put. */
 export function WhoDrew({ mark, author, view, width }: Props) {
-  const box = boxOf(mark);
+  const box = boundsOf(mark);
   return (
     <Box
       role="status"

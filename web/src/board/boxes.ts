@@ -1,4 +1,5 @@
-import type { Mark } from '../live/board';
+import { PAGE_HEIGHT, PAGE_WIDTH } from '../api/contracts';
+import type { BoardState, Mark } from '../live/board';
 import { layOutMark } from './textLayout';
 
 export interface Box {
@@ -8,7 +9,7 @@ export interface Box {
   h: number;
 }
 
-/** The smallest box around a mark, in page px. */
+/** The smallest box around a mark before it is turned, in page px. */
 export function boxOf(mark: Mark): Box {
   if (mark.points) {
     const xs = mark.points.filter((_, i) => i % 2 === 0);
@@ -20,6 +21,41 @@ export function boxOf(mark: Mark): Box {
   const written = mark.kind === 'text' || mark.kind === 'note';
   const h = written ? Math.max(layOutMark(mark).height, mark.kind === 'note' ? (mark.h ?? 0) : 0) : (mark.h ?? 0);
   return { x: mark.x, y: mark.y, w: mark.w ?? 0, h };
+}
+
+/** The upright box around a mark as it lies on the page. */
+export function boundsOf(mark: Mark): Box {
+  const box = boxOf(mark);
+  if (!mark.angle) return box;
+  const turn = (mark.angle * Math.PI) / 180;
+  const w = Math.abs(box.w * Math.cos(turn)) + Math.abs(box.h * Math.sin(turn));
+  const h = Math.abs(box.w * Math.sin(turn)) + Math.abs(box.h * Math.cos(turn));
+  return { x: box.x + (box.w - w) / 2, y: box.y + (box.h - h) / 2, w, h };
+}
+
+/** Where a mark stands, as an SVG transform. */
+export function placeOf(mark: Omit<Mark, 'by' | 'at' | 'z'>): string {
+  const moved = `translate(${mark.x} ${mark.y})`;
+  if (!mark.angle) return moved;
+  const box = boxOf(mark as Mark);
+  return `${moved} rotate(${mark.angle} ${box.x - mark.x + box.w / 2} ${box.y - mark.y + box.h / 2})`;
+}
+
+// What a growing page keeps free below its lowest mark, as the core has it.
+const FREE_BELOW = 240;
+
+/** The height of a page in px: slides keep their proportions, growing pages reach below their lowest mark. */
+export function heightOf(board: BoardState, page: string): number {
+  const { ground, grows } = board.facts.get(page) ?? {};
+  const height = ground ? Math.round((PAGE_WIDTH * ground.h) / ground.w) : PAGE_HEIGHT;
+  if (!grows) return height;
+  let lowest = 0;
+  for (const mark of board.marks.values()) {
+    if (mark.page !== page) continue;
+    const { y, h } = boundsOf(mark);
+    lowest = Math.max(lowest, y + h);
+  }
+  return Math.max(height, Math.ceil((lowest + FREE_BELOW) / 100) * 100);
 }
 
 /** The smallest box around several. */

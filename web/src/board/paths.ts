@@ -1,8 +1,8 @@
 import { ARROW_SPREAD, STROKE_CORNER } from '../api/contracts';
 
-const pair = (x: number, y: number) => `${Number(x.toFixed(2))} ${Number(y.toFixed(2))}`;
+export const pair = (x: number, y: number) => `${Number(x.toFixed(2))} ${Number(y.toFixed(2))}`;
 
-type Point = readonly [number, number];
+export type Point = readonly [number, number];
 
 const minus = (one: Point, other: Point): Point => [one[0] - other[0], one[1] - other[1]];
 const NO_HANDLE: Point = [0, 0];
@@ -12,7 +12,7 @@ function isCorner(arriving: Point, leaving: Point): boolean {
   return dot < STROKE_CORNER * Math.hypot(...arriving) * Math.hypot(...leaving);
 }
 
-function handle(before: Point | undefined, point: Point, after: Point | undefined): Point {
+export function handle(before: Point | undefined, point: Point, after: Point | undefined): Point {
   if (!before || !after) return NO_HANDLE;
   const [arriving, leaving, along] = [minus(point, before), minus(after, point), minus(after, before)];
   const shorter = Math.min(Math.hypot(...arriving), Math.hypot(...leaving));
@@ -55,4 +55,46 @@ export function beginning(points: readonly number[], share: number): number[] {
   const count = points.length / 2;
   const end = Math.max(1, Math.ceil(count * share));
   return points.slice(0, end * 2);
+}
+
+/** The lines of the small marks, as `Core::Boards::Signs` has them: shares of their box. */
+const SIGNS: Record<string, Point[][]> = {
+  tick: [
+    [
+      [0.1, 0.55],
+      [0.4, 0.85],
+      [0.9, 0.15],
+    ],
+  ],
+  cross: [
+    [
+      [0.15, 0.15],
+      [0.85, 0.85],
+    ],
+    [
+      [0.85, 0.15],
+      [0.15, 0.85],
+    ],
+  ],
+  arrow: [
+    [
+      [0.08, 0.5],
+      [0.92, 0.5],
+    ],
+    [
+      [0.6, 0.2],
+      [0.92, 0.5],
+      [0.6, 0.8],
+    ],
+  ],
+};
+
+export function signPath(sign: string, width: number, height: number): string {
+  return (SIGNS[sign] ?? []).map((line) => `M${line.map(([x, y]) => pair(x * width, y * height)).join('L')}`).join('');
+}
+
+export function polygonPath(points: readonly number[]): string {
+  const pairs: string[] = [];
+  for (let i = 0; i + 1 < points.length; i += 2) pairs.push(`${points[i]} ${points[i + 1]}`);
+  return `M${pairs.join('L')}Z`;
 }

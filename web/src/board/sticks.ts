@@ -7,35 +7,27 @@ export interface Stick {
   kind: 'stroke' | 'highlight';
   ink: Ink;
   width: number;
-  name: string;
 }
 
+/** What everybody begins with; each person may make these their own. */
 export const STICKS: Stick[] = [
-  { kind: 'stroke', ink: 'slate', width: 4, name: 'Slate pen' },
-  { kind: 'stroke', ink: 'brick', width: 4, name: 'Brick pen' },
-  { kind: 'stroke', ink: 'lake', width: 4, name: 'Lake pen' },
-  { kind: 'stroke', ink: 'moss', width: 4, name: 'Moss pen' },
-  { kind: 'stroke', ink: 'plum', width: 4, name: 'Plum pen' },
-  { kind: 'highlight', ink: 'umber', width: 26, name: 'Highlighter' },
+  { kind: 'stroke', ink: 'slate', width: 4 },
+  { kind: 'stroke', ink: 'brick', width: 4 },
+  { kind: 'stroke', ink: 'lake', width: 4 },
+  { kind: 'stroke', ink: 'moss', width: 4 },
+  { kind: 'stroke', ink: 'plum', width: 4 },
+  { kind: 'highlight', ink: 'umber', width: 26 },
 ];
 
 export const INK_NAMES: Ink[] = ['slate', 'brick', 'moss', 'lake', 'plum', 'umber'];
+export const WIDTHS: Record<Stick['kind'], number[]> = { stroke: [2, 4, 8, 14], highlight: [18, 26, 40] };
 
-export type Shape = 'rectangle' | 'ellipse' | 'line' | 'arrow';
-export const SHAPES: { kind: Shape; name: string }[] = [
-  { kind: 'rectangle', name: 'Rectangle' },
-  { kind: 'ellipse', name: 'Ellipse' },
-  { kind: 'line', name: 'Line' },
-  { kind: 'arrow', name: 'Arrow' },
-];
+const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1);
+const THICKNESS = ['fine', '', 'broad', 'very broad'];
 
-/** What the hand holds: a stick by its place on the ledge, a shape, text, note, pointer, or nothing. */
-export type Tool =
-  | { name: 'select' }
-  | { name: 'point' }
-  | { name: 'stick'; index: number }
-  | { name: 'shape'; shape: Shape }
-  | { name: 'text' }
-  | { name: 'note' };
-
-export const SELECT: Tool = { name: 'select' };
+/** "Slate pen", "Lake pen, broad", "Umber highlighter" */
+export function stickName({ kind, ink, width }: Stick): string {
+  if (kind === 'highlight') return `${capital(ink)} highlighter`;
+  const thickness = THICKNESS[WIDTHS.stroke.indexOf(width)];
+  return `${capital(ink)} pen${thickness ? `, ${thickness}` : ''}`;
+}

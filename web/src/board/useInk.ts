@@ -1,8 +1,9 @@
 import { useCallback, useRef, type RefObject } from 'react';
-import { MAX_NUMBERS } from '../api/contracts';
+import { INKS, MAX_NUMBERS, WASHES } from '../api/contracts';
 import { newId } from '../live/LiveClient';
 import type { NewMark } from '../live/board';
 import { round } from './boxes';
+import { outlinePath } from './outline';
 import { strokePath } from './paths';
 import type { Stick } from './sticks';
 
@@ -11,6 +12,15 @@ const GLIMPSE_EVERY = 40;
 const NEAREST = 1.2;
 /** A longer stroke goes on as a second one, so that nothing of it is lost. */
 const LONGEST = MAX_NUMBERS - 200;
+/** How far ink goes towards where the hand is, per sample; the rest is tremble. A pen needs less help than a mouse. */
+const FOLLOW = { pen: 0.85, hand: 0.6 };
+
+/** Where the hand is on the page, and how hard a pen is pressed; null for mice and fingers. */
+export interface Sample {
+  x: number;
+  y: number;
+  press: number | null;
+}
 
 interface Drawing {
   id: string;
@@ -18,6 +28,7 @@ interface Drawing {
   x: number;
   y: number;
   points: number[];
+  press: number[] | null;
   told: number;
   toldAt: number;
 }
@@ -33,12 +44,23 @@ export interface InkHandlers {
  */
 export function useInk(path: RefObject<SVGPathElement | null>, page: string, { onStroke, onGlimpse }: InkHandlers) {
   const drawing = useRef<Drawing | null>(null);
+  const last = useRef<Sample | null>(null);
 
-  const show = useCallback(() => {
-    const now = drawing.current;
-    path.current?.setAttribute('d', now ? strokePath(now.points) : '');
-    if (now) path.current?.setAttribute('transform', `translate(${now.x} ${now.y})`);
-  }, [path]);
+  const show = useCallback(
+    (stick: Stick) => {
+      const now = drawing.current;
+      const wet = path.current;
+      if (!wet) return;
+      if (!now) return wet.setAttribute('d', '');
+      const pressed = now.press !== null && stick.kind === 'stroke';
+      const colour = (stick.kind === 'highlight' ? WASHES : INKS)[stick.ink]!;
+      wet.setAttribute('d', pressed ? outlinePath(now.points, now.press!, stick.width) : strokePath(now.points));
+      wet.setAttribute('fill', pressed ? colour : 'none');
+      wet.setAttribute('stroke', pressed ? 'none' : colour);
+      wet.setAttribute('transform', `translate(${now.x} ${now.y})`);
+    },
+    [path],
+  );
 
   const glimpse = useCallback(
     (stick: Stick) => {
@@ -47,17 +69,8 @@ export function useInk(path: RefObject<SVGPathElement | null>, page: string, { o
       const { id, x, y, points, told } = now;
       // The last point is told again, so that pieces join.
       const from = Math.max(told - 2, 0);
-      onGlimpse({
-        id,
-        page,
-        kind: stick.kind,
-        ink: stick.ink,
-        width: stick.width,
-        x,
-        y,
-        from,
-        points: points.slice(from),
-      });
+      const { kind, ink, width } = stick;
+      onGlimpse({ id, page, kind, ink, width, x, y, from, points: points.slice(from) });
       now.told = points.length;
       now.toldAt = performance.now();
     },
@@ -65,58 +78,73 @@ export function useInk(path: RefObject<SVGPathElement | null>, page: string, { o
   );
 
   const begin = useCallback(
-    (x: number, y: number) => {
+    ({ x, y, press }: Sample, stick: Stick) => {
+      last.current = { x, y, press };
       drawing.current = {
         id: newId(),
         began: performance.now(),
         x: round(x),
         y: round(y),
         points: [0, 0],
+        press: press === null ? null : [press],
         told: 0,
         toldAt: 0,
       };
-      show();
+      show(stick);
     },
     [show],
   );
 
+  const add = useCallback((sample: Sample) => {
+    const now = drawing.current!;
+    const [x, y] = [round(sample.x - now.x), round(sample.y - now.y)];
+    if (Math.hypot(x - now.points.at(-2)!, y - now.points.at(-1)!) < NEAREST) return;
+    now.points.push(x, y);
+    now.press?.push(Math.round((sample.press ?? 0.5) * 100) / 100);
+  }, []);
+
   const finish = useCallback(
     (stick: Stick) => {
+      if (!drawing.current) return;
+      // Smoothed ink lags a little; at the end it arrives where the hand is.
+      if (last.current) add(last.current);
       const now = drawing.current;
-      if (!now) return;
       drawing.current = null;
       const took = Math.round(Math.min(performance.now() - now.began, 120_000));
-      const { id, x, y, points } = now;
-      onStroke({ id, page, kind: stick.kind, x, y, ink: stick.ink, width: stick.width, points, took });
-      show();
+      const { id, x, y, points, press } = now;
+      const { kind, ink, width } = stick;
+      const pressed = press && kind === 'stroke' ? { press } : {};
+      onStroke({ id, page, kind, x, y, ink, width, points, took, ...pressed });
+      show(stick);
     },
-    [onStroke, page, show],
+    [add, onStroke, page, show],
   );
 
   const extend = useCallback(
-    (positions: [number, number][], stick: Stick) => {
+    (samples: Sample[], stick: Stick) => {
       const now = drawing.current;
       if (!now) return;
-      for (const [pageX, pageY] of positions) {
-        const [x, y] = [round(pageX - now.x), round(pageY - now.y)];
-        if (Math.hypot(x - now.points.at(-2)!, y - now.points.at(-1)!) >= NEAREST) now.points.push(x, y);
+      for (const sample of samples) {
+        const follow = now.press ? FOLLOW.pen : FOLLOW.hand;
+        const [x, y] = [now.x + now.points.at(-2)!, now.y + now.points.at(-1)!];
+        last.current = sample;
+        add({ x: x + (sample.x - x) * follow, y: y + (sample.y - y) * follow, press: sample.press });
       }
       if (now.points.length > LONGEST) {
-        const [x, y] = positions.at(-1)!;
         finish(stick);
-        begin(x, y);
+        begin(samples.at(-1)!, stick);
         return;
       }
-      show();
+      show(stick);
       glimpse(stick);
     },
-    [begin, finish, glimpse, show],
+    [add, begin, finish, glimpse, show],
   );
 
   const cancel = useCallback(() => {
     drawing.current = null;
-    show();
-  }, [show]);
+    path.current?.setAttribute('d', '');
+  }, [path]);
 
   return { begin, extend, finish, cancel, active: () => drawing.current !== null };
 }

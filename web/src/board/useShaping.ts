@@ -2,7 +2,8 @@ import { useCallback, useState } from 'react';
 import { newId } from '../live/LiveClient';
 import type { NewMark } from '../live/board';
 import { round } from './boxes';
-import type { Ink, Shape } from './sticks';
+import type { Ink } from './sticks';
+import type { Shape } from './tools';
 
 interface Draft {
   fromX: number;
@@ -27,13 +28,13 @@ export function shapeBetween(
 }
 
 /** Draws a rectangle, ellipse, line or arrow by a drag. */
-export function useShaping(page: string, onShape: (mark: NewMark) => void) {
+export function useShaping(page: string, ink: Ink, onShape: (mark: NewMark) => void) {
   const [draft, setDraft] = useState<Draft | null>(null);
 
   const begin = useCallback(
-    (shape: Shape, ink: Ink, x: number, y: number) =>
+    (shape: Shape, x: number, y: number) =>
       setDraft({ fromX: x, fromY: y, mark: shapeBetween(shape, ink, page, newId(), [x, y], [x, y]) }),
-    [page],
+    [page, ink],
   );
   const extend = useCallback(
     (x: number, y: number) =>

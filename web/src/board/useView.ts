@@ -12,7 +12,7 @@ const LEAST = 0.15;
 const MOST = 6;
 
 /** Zoom and pan of a surface. Without an own choice the whole page is fitted into it. */
-export function useView() {
+export function useView(height: number = PAGE_HEIGHT) {
   const [node, setNode] = useState<HTMLElement | null>(null);
   const [size, setSize] = useState({ width: 800, height: 500 });
   const [chosen, setChosen] = useState<View | null>(null);
@@ -24,11 +24,13 @@ export function useView() {
     return () => observer.disconnect();
   }, [node]);
 
-  const scale = Math.min(size.width / PAGE_WIDTH, size.height / PAGE_HEIGHT) || 0.5;
+  // A page that is longer than a sheet is fitted to its width; one reads down it.
+  const long = height > PAGE_WIDTH;
+  const scale = (long ? size.width / PAGE_WIDTH : Math.min(size.width / PAGE_WIDTH, size.height / height)) || 0.5;
   const fitted = {
     scale,
     x: (PAGE_WIDTH - size.width / scale) / 2,
-    y: Math.min((PAGE_HEIGHT - size.height / scale) / 2, 0),
+    y: Math.min((height - size.height / scale) / 2, 0),
   };
   const view = chosen ?? fitted;
 
@@ -40,7 +42,7 @@ export function useView() {
         return { scale: next, x: old.x + atX / old.scale - atX / next, y: old.y + atY / old.scale - atY / next };
       }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `fitted` follows from size
-    [size],
+    [size, height],
   );
   const pan = useCallback(
     (dx: number, dy: number) =>
@@ -49,7 +51,7 @@ export function useView() {
         return { ...old, x: old.x + dx / old.scale, y: old.y + dy / old.scale };
       }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `fitted` follows from size
-    [size],
+    [size, height],
   );
   const fit = useCallback(() => setChosen(null), []);
 

@@ -24,7 +24,7 @@ class FakeSocket {
 
 const BOARD = 'board/b';
 const yes = { allowed: true, code: 'rule', says: null };
-const rights: Rights = { draw: yes, post: yes };
+const rights: Rights = { draw: yes, post: yes, props: yes };
 const you = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
 const mark = {
   id: 'm1',
@@ -36,7 +36,7 @@ const mark = {
   width: 4,
   points: [0, 0, 5, 5],
 };
-const view = { pages: ['p1'], marks: [], authors: [], undo: [], top: 0 };
+const view = { pages: ['p1'], page_facts: [], marks: [], authors: [], undo: [], top: 0 };
 
 let sockets: FakeSocket[];
 let client: LiveClient;

@@ -16,7 +16,7 @@ export interface Answer {
   says: string | null;
 }
 
-export type Rights = Record<'draw' | 'post', Answer>;
+export type Rights = Record<'draw' | 'post' | 'props', Answer>;
 
 export interface You {
   id: string;
@@ -47,6 +47,8 @@ export interface Timing {
   planned_end: number;
   projected_end: number;
   drift: number;
+  /** When late: minutes that the steps to come could give. */
+  squeeze: { step: string; less: number }[];
 }
 
 export interface Glimpse {

@@ -1,4 +1,5 @@
 import { FIRST_PAGE } from '../api/contracts';
+import type { Cue } from '../api/resources';
 import type { Fold } from './fold';
 import type { Entry } from './protocol';
 
@@ -16,6 +17,9 @@ export interface SittingStep {
   minutes: number;
   shortest: number;
   board: string | null;
+  material?: string | null;
+  rules?: Record<string, boolean> | null;
+  cues?: Cue[];
 }
 
 export interface SittingState {
@@ -25,7 +29,7 @@ export interface SittingState {
   starts_at: number;
   minutes: number;
   steps: SittingStep[];
-  boards: { id: string; name: string; audience: string }[];
+  boards: { id: string; name: string; audience: string; first_page?: string }[];
   rehearsal: boolean;
   status: 'planned' | 'open' | 'ended';
   opened_at: number | null;
@@ -34,6 +38,9 @@ export interface SittingState {
   shown: { board: string; page: string } | null;
   hands: string[];
   stretches: { from: number; to: number | null }[];
+  timer: { ends_at: number; label?: string | null } | null;
+  /** Ids of the cues that were fired. */
+  cued: string[];
   seats: Seat[];
   rules: { for_all: Record<string, boolean>; exceptions: { right: string; person: string; allow: boolean }[] };
 }
@@ -66,12 +73,27 @@ function rule(state: SittingState, body: Entry['body']): SittingState {
   return { ...state, rules: { for_all, exceptions: [...others, ...own] } };
 }
 
+const firstPage = (state: SittingState, board: string) =>
+  state.boards.find(({ id }) => id === board)?.first_page ?? FIRST_PAGE;
+
+function cue(state: SittingState, { body, at }: Entry): SittingState {
+  const fired = { ...state, cued: [...new Set([...state.cued, body.cue as string])] };
+  if (body.kind === 'show') return { ...fired, shown: { board: body.board as string, page: body.page as string } };
+  if (body.kind === 'timer')
+    return { ...fired, timer: { ends_at: body.ends_at as number, label: body.label as string | undefined } };
+  return body.kind === 'record' ? record(fired, true, at) : fired;
+}
+
 function move(state: SittingState, entry: Entry): SittingState {
   const step = state.steps.find((candidate) => candidate.id === entry.body.step);
+  const ruled = Object.entries(step?.rules ?? {}).reduce(
+    (so_far, [right, allow]) => rule(so_far, { right, allow }),
+    state,
+  );
   const moved = {
-    ...state,
+    ...ruled,
     moves: [...state.moves, { step: entry.body.step as string, at: entry.at }],
-    shown: step?.board ? { board: step.board, page: FIRST_PAGE } : state.shown,
+    shown: step?.board ? { board: step.board, page: firstPage(state, step.board) } : state.shown,
   };
   return entry.body.record ? record(moved, true, entry.at) : moved;
 }
@@ -95,11 +117,14 @@ const changes: Record<string, (state: SittingState, entry: Entry) => SittingStat
   hand_raised: (state, { by }) => ({ ...state, hands: [...state.hands.filter((id) => id !== by), by] }),
   hand_lowered: (state, { body }) => ({ ...state, hands: state.hands.filter((id) => id !== body.person) }),
   ruled: (state, { body }) => rule(state, body),
+  cued: cue,
+  timer_stopped: (state) => ({ ...state, timer: null }),
   recording: (state, { body, at }) => record(state, body.on as boolean, at),
 };
 
 /** Follows the public facts of a class. */
 export const sittingFold: Fold<SittingState> = {
-  from: (view) => view as SittingState,
+  // Classes that were held before there were cues have none.
+  from: (view) => ({ ...(view as SittingState), cued: (view as SittingState).cued ?? [] }),
   apply: (state, entry) => changes[entry.kind]?.(state, entry) ?? state,
 };

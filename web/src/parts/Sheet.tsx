@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Switch from '@mui/material/Switch';
+import { FIRST_PAGE } from '../api/contracts';
 import { useLive } from '../live/hooks';
 import type { Timing } from '../live/protocol';
 import { currentStep, type SittingState } from '../live/sitting';
 import { firstName } from './people';
+import { StepCues } from './StepCues';
 
 interface Props {
   sitting: SittingState;
@@ -74,9 +76,25 @@ export function Sheet({ sitting, notes, timing, age }: Props) {
           ))}
         </Box>
       )}
+      {timing && timing.squeeze.length > 0 && <Late sitting={sitting} timing={timing} />}
+      {step && <StepCues sitting={sitting} step={step} />}
       <BoardChoice sitting={sitting} />
       <Box sx={{ flex: 1 }} />
       <Rules sitting={sitting} />
+    </Box>
+  );
+}
+
+/** When late: which steps to come could give minutes, as the core has worked it out. */
+function Late({ sitting, timing }: { sitting: SittingState; timing: Timing }) {
+  return (
+    <Box component="section" aria-label="Running late" sx={{ fontSize: 14 }}>
+      To end in time, take
+      {timing.squeeze.map(({ step, less }) => (
+        <div key={step}>
+          {less} min off {sitting.steps.find(({ id }) => id === step)?.title}
+        </div>
+      ))}
     </Box>
   );
 }
@@ -93,7 +111,12 @@ function BoardChoice({ sitting }: { sitting: SittingState }) {
             key={board.id}
             component="button"
             aria-pressed={shown}
-            onClick={() => void live.do('class.show', `sitting/${sitting.id}`, { board: board.id, page: 'p1' })}
+            onClick={() =>
+              void live.do('class.show', `sitting/${sitting.id}`, {
+                board: board.id,
+                page: board.first_page ?? FIRST_PAGE,
+              })
+            }
             sx={{
               display: 'block',
               width: 1,
@@ -125,6 +148,7 @@ function Rules({ sitting }: { sitting: SittingState }) {
   const rights = [
     ['draw', 'All may draw', 'Nobody draws'],
     ['post', 'All may post', 'Nobody posts'],
+    ['props', 'All use props', 'Nobody uses props'],
   ] as const;
   return (
     <Box component="section" aria-label="House rules">

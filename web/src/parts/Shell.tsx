@@ -16,9 +16,17 @@ const PLACES = [
   ['Desk', '/'],
   ['Recordings', '/recordings'],
 ] as const;
+const TEACHING = [
+  ['Desk', '/'],
+  ['Shelf', '/shelf'],
+  ['Boards', '/boards'],
+  ['Recordings', '/recordings'],
+] as const;
 
 /** The frame of the pages between classes: where one can go, and who one is. */
 export function Shell({ children, action }: { children: ReactNode; action?: ReactNode }) {
+  const { data } = useSession();
+  const places = data?.person?.teaches ? TEACHING : PLACES;
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Box component="header" sx={{ flex: 'none' }}>
@@ -26,12 +34,12 @@ export function Shell({ children, action }: { children: ReactNode; action?: Reac
           <Brand />
           <Box sx={{ fontFamily: 'h2.fontFamily', fontSize: 19, fontWeight: 700, ml: -0.75 }}>Veranda</Box>
           <Box component="nav" aria-label="Places" sx={{ display: 'flex', gap: 2.75, flex: 1 }}>
-            {PLACES.map(([name, to]) => (
+            {places.map(([name, to]) => (
               <Box
                 key={to}
                 component={NavLink}
                 to={to}
-                end
+                end={to === '/'}
                 sx={{
                   fontWeight: 650,
                   color: 'text.secondary',

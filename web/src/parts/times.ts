@@ -39,3 +39,6 @@ export function until(ms: number): string {
 }
 
 export const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+
+/** What is left on a timer, whole seconds rounded up: `1:30`. */
+export const minutesAndSeconds = (ms: number) => duration(Math.ceil(ms / 1000) * 1000);

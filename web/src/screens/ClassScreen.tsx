@@ -14,6 +14,7 @@ import { Teaching } from './class/Teaching';
 export interface ClassFacts {
   id: string;
   lesson: string;
+  course: string;
   title: string;
   rehearsal: boolean;
   /** Private notes by step; empty for students. */

@@ -8,6 +8,7 @@ import { Shell } from '../parts/Shell';
 import { Waiting } from '../parts/Waiting';
 import { clockTime, count, day, duration, sameDay, until } from '../parts/times';
 import { useNow } from '../parts/useNow';
+import { NewLesson } from './desk/NewLesson';
 import { Rehearse } from './lesson/Rehearse';
 
 const DAY = 86_400_000;
@@ -26,7 +27,7 @@ export default function Desk() {
   const held = lessons.filter((lesson) => lesson.class?.recorded && (lesson.to_mend || lesson.class.shared)).at(-1);
 
   return (
-    <Shell>
+    <Shell action={<NewLesson />}>
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box component="main" sx={{ flex: 1, minWidth: 0, overflowY: 'auto', p: 3, pt: 2.5 }}>
           <Box component="h1" sx={{ m: 0, typography: 'h1' }}>

@@ -1,51 +1,91 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { FIRST_PAGE } from '../api/contracts';
-import type { LessonFacts, Step } from '../api/resources';
+import { post } from '../api/http';
+import type { Finding, LessonFacts, Step } from '../api/resources';
 import { BoardPaper } from '../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../live/hooks';
 import { Notices } from '../parts/Notices';
 import { Ribbon } from '../parts/Ribbon';
-import { Slats } from '../parts/Slats';
 import { Waiting } from '../parts/Waiting';
-import { clockTime, count, day } from '../parts/times';
+import { Words } from '../parts/Words';
+import { clockTime, day } from '../parts/times';
+import { ShelfContext } from '../shelf/ShelfContext';
+import { BoardSettings } from './lesson/BoardSettings';
 import { Invite } from './lesson/Invite';
+import { LessonMenu } from './lesson/LessonMenu';
+import { LessonOutside } from './lesson/LessonOutside';
+import { NewBoard } from './lesson/NewBoard';
+import { Readiness } from './lesson/Readiness';
 import { Rehearse } from './lesson/Rehearse';
 import { RunSheet } from './lesson/RunSheet';
-import { StepInspector, Words } from './lesson/StepInspector';
-import { useLesson } from './lesson/useLesson';
+import { StepInspector } from './lesson/StepInspector';
+import { useLesson, type NewBoardFacts } from './lesson/useLesson';
+import { WhatIsNew } from './lesson/WhatIsNew';
 
-/** Preparing a lesson, in the geometry of the class at rest. */
+/** Preparing a lesson, in the geometry of the class at rest; for students, what is open to them of it. */
 export default function Lesson() {
   const { id } = useParams();
   const editing = useLesson(id!);
-  // New boards are streams of their own; a fresh connection takes them in.
-  const boards = editing.lesson?.boards.length;
   if (!editing.lesson) return <Waiting says={editing.error?.message ?? 'Opening the lesson'} />;
-  return <Opened key={boards} lesson={editing.lesson} editing={editing} />;
+  if (editing.lesson.role === 'student') return <LessonOutside lesson={editing.lesson} />;
+  return <Opened key={id} lesson={editing.lesson} editing={editing} />;
 }
+
+/** How long after the last change of a board readiness is looked at again, ms. */
+const LOOK_AGAIN = 8_000;
 
 function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<typeof useLesson> }) {
   const client = useLiveClient('lesson', lesson.id);
-  const [selected, setSelected] = useStep(lesson);
-  const [page, setPage] = useState(FIRST_PAGE);
+  const go = useNavigate();
+  const [selected, setSelected] = useState<string | null>(lesson.steps[0]?.id ?? null);
+  // A board may be looked at without belonging to the chosen step.
+  const [asked] = useSearchParams();
+  const [looking, setLooking] = useState<string | null>(asked.get('board'));
+  const [page, setPage] = useState<string | null>(null);
+  const [wanted, setWanted] = useState<string | null>(null);
+  const [making, setMaking] = useState(false);
+  const [inspector, setInspector] = useState<HTMLElement | null>(null);
   const step = lesson.steps.find((candidate) => candidate.id === selected) ?? lesson.steps[0];
-  const board = lesson.boards.find((candidate) => candidate.id === step?.board);
+  const board = lesson.boards.find((candidate) => candidate.id === (looking ?? step?.board));
   const ends = lesson.starts_at + lesson.minutes * 60_000;
+  const shown = page ?? board?.first_page ?? FIRST_PAGE;
+
+  const { again } = editing;
+  useEffect(() => {
+    const timer = setInterval(() => void again(), LOOK_AGAIN);
+    return () => clearInterval(timer);
+  }, [again]);
+  const boardId = board?.id;
+  useEffect(() => {
+    if (boardId) void post(`/api/boards/${boardId}/visits`).catch(() => undefined);
+  }, [boardId]);
 
   const change = (id: string, changes: Partial<Step>) =>
     editing.setSteps(lesson.steps.map((candidate) => (candidate.id === id ? { ...candidate, ...changes } : candidate)));
-  const newBoard = async () => {
-    if (!step) return;
-    const made = await editing.addBoard(step.title);
-    change(step.id, { board: made.id });
+  const make = async (facts: NewBoardFacts) => {
+    const made = await editing.addBoard(facts);
+    if (step) change(step.id, { board: made.id });
+    else setLooking(made.id);
+    setPage(null);
   };
   const select = (id: string) => {
     setSelected(id);
-    setPage(FIRST_PAGE);
+    look(null);
   };
+  const look = (to: string | null, at: string | null = null, mark: string | null = null) => {
+    setLooking(to);
+    setPage(at);
+    setWanted(mark);
+  };
+  const mend = ({ step: place, board: on, page: at, mark, material }: Finding) => {
+    if (material) go(`/shelf/${lesson.course_id}#${material}`);
+    if (place) select(place);
+    if (on) look(on, at, mark);
+  };
+  const shelf = useMemo(() => ({ course: lesson.course_id }), [lesson.course_id]);
 
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
@@ -57,6 +97,10 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
         <Box role="status" sx={{ fontSize: 14, color: editing.error ? 'error.main' : 'text.secondary' }}>
           {editing.error?.message ?? (editing.saving ? 'saving' : 'saved')}
         </Box>
+        <Button component={Link} to={`/shelf/${lesson.course_id}`}>
+          Shelf
+        </Button>
+        <LessonMenu lesson={lesson} />
         <Invite lesson={lesson} />
         <Rehearse lesson={lesson.id} />
         <Button component={Link} to={`/lessons/${lesson.id}/class?again`} variant="contained" color="primary">
@@ -68,16 +112,28 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
           {client && board ? (
             <LiveContext value={client}>
-              <BoardPaper key={board.id} id={board.id} title={board.name} page={page} onPage={setPage} mayDraw />
+              <ShelfContext value={shelf}>
+                <BoardPaper
+                  key={board.id}
+                  id={board.id}
+                  title={board.name}
+                  page={shown}
+                  onPage={setPage}
+                  mayDraw
+                  inspector={inspector}
+                  wanted={wanted}
+                />
+              </ShelfContext>
               <Notices />
             </LiveContext>
           ) : (
-            <NoBoard step={step} onNewBoard={() => void newBoard()} />
+            <NoBoard step={step} onNewBoard={() => setMaking(true)} />
           )}
         </Box>
         <Box
           component="aside"
           aria-label="Inspector"
+          tabIndex={0}
           sx={{
             width: 268,
             flex: 'none',
@@ -88,6 +144,11 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
             overflowY: 'auto',
           }}
         >
+          <Box
+            ref={setInspector}
+            sx={{ '&:not(:empty)': { mb: 2.5, pb: 2.5, borderBottom: 1, borderColor: 'divider' } }}
+          />
+          <WhatIsNew lesson={lesson} onBoard={look} />
           {step && (
             <StepInspector
               key={step.id}
@@ -96,34 +157,48 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
               onChange={(changes) => change(step.id, changes)}
               onRemove={() => editing.setSteps(lesson.steps.filter(({ id }) => id !== step.id))}
               onRecordFrom={(record_from) => editing.save({ record_from })}
-              onNewBoard={() => void newBoard()}
+              onNewBoard={() => setMaking(true)}
             />
+          )}
+          {board && (
+            <Box sx={{ mt: 3 }}>
+              <BoardSettings
+                key={board.id}
+                board={board}
+                page={shown}
+                onChange={(changes) => editing.changeBoard({ ...changes, id: board.id })}
+              />
+            </Box>
           )}
           <Box component="h2" sx={{ typography: 'h2', mt: 3, mb: 2 }}>
             This lesson
           </Box>
-          <Words
-            label="Title of the lesson"
-            value={lesson.title}
-            onSave={(title) => title.trim() && editing.save({ title: title.trim() })}
-          />
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+            <Words
+              label="Title of the lesson"
+              value={lesson.title}
+              onSave={(title) => title.trim() && editing.save({ title: title.trim() })}
+            />
+            <Words
+              label="Length of the class, minutes"
+              numeric
+              value={String(lesson.minutes)}
+              onSave={(text) => editing.save({ minutes: Math.min(Math.max(Number(text), 5), 600) })}
+            />
+          </Box>
         </Box>
       </Box>
-      <Readiness lesson={lesson} onStep={select} />
+      <Readiness findings={lesson.to_mend} onGo={mend} />
+      {making && (
+        <NewBoard
+          course={lesson.course_id}
+          name={step?.title ?? 'Board'}
+          onMake={make}
+          onClose={() => setMaking(false)}
+        />
+      )}
     </Box>
   );
-}
-
-const chosen = new Map<string, string>();
-
-/** The chosen step, kept while the lesson is open even when a new board makes the page connect afresh. */
-function useStep(lesson: LessonFacts) {
-  const [selected, setSelected] = useState<string | null>(chosen.get(lesson.id) ?? lesson.steps[0]?.id ?? null);
-  const select = (id: string) => {
-    chosen.set(lesson.id, id);
-    setSelected(id);
-  };
-  return [selected, select] as const;
 }
 
 function NoBoard({ step, onNewBoard }: { step: Step | undefined; onNewBoard: () => void }) {
@@ -141,35 +216,8 @@ function NoBoard({ step, onNewBoard }: { step: Step | undefined; onNewBoard: () 
         bgcolor: 'background.paper',
       }}
     >
-      {step ? `“${step.title}” shows no board.` : 'Begin with a step on the run sheet.'}
-      {step && <Button onClick={onNewBoard}>Make a board for it</Button>}
-    </Box>
-  );
-}
-
-function Readiness({ lesson, onStep }: { lesson: LessonFacts; onStep: (step: string) => void }) {
-  const { to_mend: mend } = lesson;
-  return (
-    <Box component="section" aria-label="Readiness" sx={{ flex: 'none' }}>
-      <Slats />
-      <Box sx={{ height: 56, px: 1.75, display: 'flex', alignItems: 'center', gap: 1.5, overflowX: 'auto' }}>
-        <strong>{mend.length === 0 ? 'Ready for class' : `${count(mend.length, 'thing')} to mend`}</strong>
-        {mend.map((finding, i) => (
-          <Button
-            key={i}
-            disabled={finding.step === null}
-            onClick={() => finding.step && onStep(finding.step)}
-            sx={{
-              bgcolor: 'veranda.ochreWash',
-              borderColor: 'veranda.ochre',
-              fontWeight: 400,
-              '&.Mui-disabled': { color: 'text.primary', borderColor: 'veranda.ochre' },
-            }}
-          >
-            {finding.says}
-          </Button>
-        ))}
-      </Box>
+      {step ? `“${step.title}” shows no board.` : 'Begin with a step on the run sheet, or with a board.'}
+      <Button onClick={onNewBoard}>{step ? 'Make a board for it' : 'Make a board'}</Button>
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { get } from '../api/http';
 import type { RecordingFacts } from '../api/resources';
 import { PageView } from '../board/PageView';
+import { heightOf } from '../board/boxes';
 import { Marks } from '../board/Marks';
 import { PointerGlow } from '../board/Glimpsed';
 import type { BoardState } from '../live/board';
@@ -117,7 +118,11 @@ function BoardThen({ playback, facts }: { playback: Playback; facts: RecordingFa
   const marks = [...board.marks.values()].filter((mark) => mark.page === shown.page).sort((a, b) => a.z - b.z);
   const pointer = playback.pointer(shown.board, shown.page);
   return (
-    <PageView title={`${title}, ${marks.length} marks`}>
+    <PageView
+      title={`${title}, ${marks.length} marks`}
+      height={heightOf(board, shown.page)}
+      ground={board.facts.get(shown.page)?.ground}
+    >
       <Marks marks={marks} authors={board.authors} clock={playback.wall} />
       {pointer && <PointerGlow x={pointer.x} y={pointer.y} name={board.authors.get(pointer.by)} scale={0.6} />}
     </PageView>

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { BoardPaper } from '../../board/BoardPaper';
 import { useConnection, useExchange, useLive } from '../../live/hooks';
@@ -11,6 +11,7 @@ import type { You } from '../../live/protocol';
 import { currentStep, isRecording, type SittingState } from '../../live/sitting';
 import { Announcer } from '../../parts/Announcer';
 import { Bench } from '../../parts/Bench';
+import { ClassTimer } from '../../parts/ClassTimer';
 import { Exchange } from '../../parts/Exchange';
 import { Lantern } from '../../parts/Lantern';
 import { Ribbon } from '../../parts/Ribbon';
@@ -19,6 +20,7 @@ import { Sheet } from '../../parts/Sheet';
 import { clockTime, drift } from '../../parts/times';
 import { useNow } from '../../parts/useNow';
 import { useShortcuts } from '../../parts/useShortcuts';
+import { ShelfContext } from '../../shelf/ShelfContext';
 import type { ClassFacts } from '../ClassScreen';
 import { useRoaming } from './useRoaming';
 
@@ -49,6 +51,7 @@ export function Teaching({ sitting, you, facts }: Props) {
   const hand = () => void live.do(handUp ? 'class.lower_hand' : 'class.raise_hand', stream, {});
   useShortcuts(you.staff ? { ']': () => move(1), '[': () => move(-1), h: hand } : { h: hand });
 
+  const shelf = useMemo(() => (you.staff ? { course: facts.course } : null), [you.staff, facts.course]);
   const here = sitting.seats.filter((seat) => seat.presence !== 'left').length;
   const board = sitting.boards.find(({ id }) => id === view.shown?.board);
 
@@ -70,6 +73,7 @@ export function Teaching({ sitting, you, facts }: Props) {
             </Box>
           )}
         </Box>
+        <ClassTimer sitting={sitting} staff={you.staff} />
         <Recording sitting={sitting} now={now} staff={you.staff} />
         {you.staff ? <EndClass sitting={sitting} /> : <Leave />}
       </Ribbon>
@@ -77,15 +81,18 @@ export function Teaching({ sitting, you, facts }: Props) {
         {you.staff && <Sheet sitting={sitting} notes={facts.notes} timing={timing} age={age} />}
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25, pb: 1 }}>
           {board && view.shown ? (
-            <BoardPaper
-              key={board.id}
-              id={board.id}
-              title={board.name}
-              page={view.shown.page}
-              onPage={view.go}
-              mayDraw={rights?.draw.allowed ?? false}
-              reason={rights?.draw.says}
-            />
+            <ShelfContext value={shelf}>
+              <BoardPaper
+                inClass
+                key={board.id}
+                id={board.id}
+                title={board.name}
+                page={view.shown.page}
+                onPage={view.go}
+                mayDraw={rights?.draw.allowed ?? false}
+                reason={rights?.draw.says}
+              />
+            </ShelfContext>
           ) : (
             <Box
               sx={{

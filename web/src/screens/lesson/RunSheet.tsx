@@ -17,8 +17,10 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { LessonFacts, Step } from '../../api/resources';
+import Tooltip from '@mui/material/Tooltip';
+import type { BoardRow, LessonFacts, Step } from '../../api/resources';
 import { newId } from '../../live/LiveClient';
+import { cueName, rulesInShort } from '../../parts/cues';
 import { clockTime } from '../../parts/times';
 
 interface Props {
@@ -52,6 +54,9 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
       shortest: 5,
       notes: '',
       board: null,
+      material: null,
+      rules: null,
+      cues: [],
     };
     onSteps([...steps, step]);
     onSelect(step.id);
@@ -109,6 +114,7 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
                 startsAt={startsAt.get(step.id)}
                 selected={step.id === selected}
                 boardName={lesson.boards.find((board) => board.id === step.board)?.name}
+                boards={lesson.boards}
                 records={lesson.record_from === step.id}
                 onSelect={() => onSelect(step.id)}
               />
@@ -121,10 +127,39 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
           </Box>
         )}
       </Box>
-      <Box sx={{ p: 1.75 }}>
+      <Box sx={{ p: 1.75, display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
         <Button onClick={add}>Add a step</Button>
+        {over && <Squeeze lesson={lesson} onSteps={onSteps} />}
       </Box>
     </Box>
+  );
+}
+
+/** Takes the minutes that are too many off the steps that can spare them, as the core has worked it out. */
+function Squeeze({ lesson, onSteps }: { lesson: LessonFacts; onSteps: (steps: Step[]) => void }) {
+  const { squeeze, slack, over } = lesson.sheet;
+  if (!squeeze)
+    return (
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        {over} min too many; the steps can spare {slack}.
+      </Box>
+    );
+  const less = new Map(squeeze.map((row) => [row.step, row.less]));
+  const names = squeeze.map((row) => {
+    const step = lesson.steps.find(({ id }) => id === row.step);
+    return `${row.less} min off ${step?.title}`;
+  });
+  return (
+    <Tooltip title={names.join(', ')}>
+      <Button
+        color="primary"
+        onClick={() =>
+          onSteps(lesson.steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })))
+        }
+      >
+        Fit to {lesson.minutes} min
+      </Button>
+    </Tooltip>
   );
 }
 
@@ -133,11 +168,12 @@ interface RowProps {
   startsAt: number | undefined;
   selected: boolean;
   boardName: string | undefined;
+  boards: BoardRow[];
   records: boolean;
   onSelect: () => void;
 }
 
-function Row({ step, startsAt, selected, boardName, records, onSelect }: RowProps) {
+function Row({ step, startsAt, selected, boardName, boards, records, onSelect }: RowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: step.id,
   });
@@ -184,6 +220,10 @@ function Row({ step, startsAt, selected, boardName, records, onSelect }: RowProp
           <Box sx={{ fontWeight: 700, overflow: 'hidden', textOverflow: 'ellipsis' }}>{step.title}</Box>
           <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mt: 0.5 }}>
             {boardName && <Chip>{boardName}</Chip>}
+            {step.rules && <Chip>{rulesInShort(step.rules)}</Chip>}
+            {step.cues.map((cue) => (
+              <Chip key={cue.id}>{cueName(cue, boards)}</Chip>
+            ))}
             {records && <Chip>start recording</Chip>}
           </Box>
         </Box>

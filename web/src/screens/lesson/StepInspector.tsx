@@ -3,8 +3,10 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import type { LessonFacts, Step } from '../../api/resources';
+import { Words } from '../../parts/Words';
+import { StepCues } from './StepCues';
+import { StepRules } from './StepRules';
 
 interface Props {
   lesson: LessonFacts;
@@ -17,7 +19,7 @@ interface Props {
 
 const NEW_BOARD = '+';
 
-/** The chosen step in words: what it is called, how long, what is on show. */
+/** The chosen step in words: what it is called, how long, what is on show, who may do what, and what is prepared. */
 export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, onNewBoard }: Props) {
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
@@ -56,7 +58,9 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
         ))}
         <MenuItem value={NEW_BOARD}>A new board</MenuItem>
       </TextField>
-      <Words label="Private notes" value={step.notes} lines={4} onSave={(notes) => onChange({ notes })} />
+      <Words label="Private notes" value={step.notes} lines={3} onSave={(notes) => onChange({ notes })} />
+      <StepRules rules={step.rules} onRules={(rules) => onChange({ rules })} />
+      <StepCues lesson={lesson} cues={step.cues} onCues={(cues) => onChange({ cues })} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Box sx={{ flex: 1 }}>Start recording here</Box>
         <Switch
@@ -75,46 +79,4 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
 function minutesOf(text: string, step: Step): Partial<Step> {
   const minutes = Number(text);
   return { minutes, shortest: Math.min(step.shortest, minutes) };
-}
-
-interface WordsProps {
-  label: string;
-  value: string;
-  numeric?: boolean;
-  lines?: number;
-  onSave: (text: string) => void;
-}
-
-/** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
-export function Words({ label, value, numeric = false, lines, onSave }: WordsProps) {
-  const [text, setText] = useState(value);
-  const [saved, setSaved] = useState(value);
-  if (saved !== value) {
-    setSaved(value);
-    setText(value);
-  }
-  const fine = !numeric || /^\d{1,3}$/.test(text);
-  const save = () => {
-    if (text === value) return;
-    if (fine) onSave(text);
-    else setText(value);
-  };
-  return (
-    <TextField
-      fullWidth
-      size="small"
-      label={label}
-      value={text}
-      error={!fine}
-      multiline={lines !== undefined}
-      minRows={lines}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={save}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') setText(value);
-        if (event.key === 'Enter' && lines === undefined) save();
-      }}
-      slotProps={{ htmlInput: { inputMode: numeric ? 'numeric' : undefined, maxLength: lines ? 4000 : 120 } }}
-    />
-  );
 }

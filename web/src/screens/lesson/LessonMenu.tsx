@@ -1,0 +1,33 @@
+import MenuItem from '@mui/material/MenuItem';
+import { useState } from 'react';
+import type { LessonFacts } from '../../api/resources';
+import { MenuWord } from '../../parts/MenuWord';
+import { CopyLesson } from './CopyLesson';
+
+/** What can be done with a lesson as a whole. */
+export function LessonMenu({ lesson }: { lesson: LessonFacts }) {
+  const [copying, setCopying] = useState(false);
+  const save = (address: string) => () => location.assign(address);
+  return (
+    <>
+      <MenuWord label="Reuse" hint="Copy or save this lesson">
+        {(close) => [
+          <MenuItem key="copy" onClick={() => close(() => setCopying(true))}>
+            Copy to another date or course
+          </MenuItem>,
+          <MenuItem
+            key="pdf"
+            disabled={lesson.boards.length === 0}
+            onClick={() => close(save(`/api/lessons/${lesson.id}.pdf`))}
+          >
+            Save all boards as one PDF
+          </MenuItem>,
+          <MenuItem key="zip" onClick={() => close(save(`/api/lessons/${lesson.id}.zip`))}>
+            Save the lesson as a zip
+          </MenuItem>,
+        ]}
+      </MenuWord>
+      {copying && <CopyLesson lesson={lesson} onClose={() => setCopying(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { LessonFacts } from '../../api/resources';
+import { BoardPaper } from '../../board/BoardPaper';
+import { LiveContext, useLiveClient } from '../../live/hooks';
+import { Notices } from '../../parts/Notices';
+import { Ribbon } from '../../parts/Ribbon';
+import { clockTime, day } from '../../parts/times';
+
+/** For students, before and after the class: the boards they may read, and those they may work on. */
+export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
+  const client = useLiveClient('lesson', lesson.id);
+  const [chosen, setChosen] = useState(lesson.boards[0]?.id);
+  const [page, setPage] = useState<string | null>(null);
+  const board = lesson.boards.find(({ id }) => id === chosen) ?? lesson.boards[0];
+  const works = board?.outside === 'work';
+  return (
+    <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
+      <Ribbon
+        title={lesson.title}
+        under={`${lesson.course} · ${day(lesson.starts_at, 'short')}, ${clockTime(lesson.starts_at)}`}
+      >
+        <Box sx={{ flex: 1 }} />
+        <Button component={Link} to={`/lessons/${lesson.id}/class`} variant="contained" color="primary">
+          Go to the class
+        </Button>
+      </Ribbon>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
+        <Box
+          component="nav"
+          aria-label="Boards"
+          sx={{
+            width: { xs: 1, md: 248 },
+            flex: 'none',
+            p: 1.75,
+            bgcolor: 'background.paper',
+            borderRight: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Box component="h2" sx={{ m: 0, mb: 1, typography: 'h2' }}>
+            Boards
+          </Box>
+          {lesson.boards.map((row) => (
+            <Box
+              key={row.id}
+              component="button"
+              type="button"
+              aria-current={row.id === board?.id}
+              onClick={() => {
+                setChosen(row.id);
+                setPage(null);
+              }}
+              sx={{
+                display: 'block',
+                width: 1,
+                textAlign: 'left',
+                p: 1,
+                font: 'inherit',
+                color: 'inherit',
+                border: 0,
+                borderLeft: '3px solid',
+                borderColor: row.id === board?.id ? 'primary.main' : 'transparent',
+                bgcolor: row.id === board?.id ? 'veranda.wash' : 'transparent',
+                cursor: 'pointer',
+              }}
+            >
+              {row.name}
+              <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+                {row.outside === 'work' ? 'to work on' : 'to read'}
+              </Box>
+            </Box>
+          ))}
+          {lesson.boards.length > 0 && (
+            <Button sx={{ mt: 2 }} onClick={() => location.assign(`/api/lessons/${lesson.id}.pdf`)}>
+              Save them as one PDF
+            </Button>
+          )}
+        </Box>
+        <Box
+          component="main"
+          sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}
+        >
+          {client && board ? (
+            <LiveContext value={client}>
+              <BoardPaper
+                key={board.id}
+                id={board.id}
+                title={board.name}
+                page={page ?? board.first_page}
+                onPage={setPage}
+                mayDraw={works}
+                reason="This board is for reading outside of class."
+              />
+              <Notices />
+            </LiveContext>
+          ) : (
+            <Box sx={{ m: 'auto' }}>No board of this lesson is open yet.</Box>
+          )}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
