@@ -178,6 +178,23 @@ RSpec.describe 'Preparing a lesson over a socket' do
     expect(odalys.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
   end
 
+  it 'takes in boards that are made meanwhile, also in a lesson that had none' do
+    lesson = ARCHIVE.lessons.create(course_id: 'navigation', title: 'Empty', minutes: 30, starts_at: Time.now + 600)
+    odalys = Wire.join(server, 'odalys', { lesson: lesson })
+    odalys.wait_for('welcome')
+    made = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{lesson}/boards", { name: 'First' }).body
+    expect(odalys.wait_for('gained')).to include('stream' => "board/#{made['id']}")
+    expect(odalys.do('board.put', "board/#{made['id']}", marks: [stroke('m1')])).to include('t' => 'done')
+  end
+
+  it 'closes a board to students at once when it is for staff, and says so' do
+    made = fresh_lesson
+    farah = Wire.join(server, 'farah', { lesson: made[:lesson] })
+    farah.wait_for('welcome')
+    VisitorClient.new(server, as: 'odalys').patch("/api/boards/#{made[:board]}", { audience: 'staff' })
+    expect(farah.wait_for('lost')).to include('stream' => "board/#{made[:board]}", 'says' => 'That board is no longer open to you.')
+  end
+
   it 'gives students the boards that are open to them outside of class, to read or to work on' do
     made = fresh_lesson
     farah = Wire.join(server, 'farah', { lesson: made[:lesson] })

@@ -4,6 +4,25 @@ module Veranda
   module Http
     # A lesson and its run sheet, boards, links and rehearsals.
     class Lessons < Resource
+      # These come first, since an id may have anything in it.
+      get '/api/lessons/:id.zip' do |id|
+        lesson = archive.lessons.fetch(id)
+        staff!(lesson)
+        download(lesson, 'zip', 'application/zip')
+        Workshop::LessonZip.new(archive, lesson).call
+      end
+
+      # All boards of the lesson in one file.
+      get '/api/lessons/:id.pdf' do |id|
+        lesson = archive.lessons.fetch(id)
+        person = in_lesson!(lesson)
+        boards = archive.lessons.boards(id).select { |board| person.staff? || Core::Lessons::Outside.reads?(board) }
+        raise Core::Refusal.new(:no_such_board, 'This lesson has no boards yet.') if boards.empty?
+
+        download(lesson, 'pdf', 'application/pdf')
+        Workshop::BoardFiles.new(archive).pdf(boards.map { |board| [board[:name], state(board[:id])] })
+      end
+
       get '/api/lessons/:id' do |id|
         lesson = archive.lessons.fetch(id)
         in_lesson!(lesson).staff? ? lesson(lesson) : for_students(lesson)
@@ -48,24 +67,6 @@ module Veranda
         teaching!(facts[:course] || lesson[:course_id])
         status 201
         json(id: archive.copies.lesson(lesson, starts_at: Time.at(facts[:starts_at] / 1000), course_id: facts[:course] || lesson[:course_id]))
-      end
-
-      get '/api/lessons/:id.zip' do |id|
-        lesson = archive.lessons.fetch(id)
-        staff!(lesson)
-        download(lesson, 'zip', 'application/zip')
-        Workshop::LessonZip.new(archive, lesson).call
-      end
-
-      # All boards of the lesson in one file.
-      get '/api/lessons/:id.pdf' do |id|
-        lesson = archive.lessons.fetch(id)
-        person = in_lesson!(lesson)
-        boards = archive.lessons.boards(id).select { |board| person.staff? || Core::Lessons::Outside.reads?(board) }
-        raise Core::Refusal.new(:no_such_board, 'This lesson has no boards yet.') if boards.empty?
-
-        download(lesson, 'pdf', 'application/pdf')
-        Workshop::BoardFiles.new(archive).pdf(boards.map { |board| [board[:name], state(board[:id])] })
       end
 
       # What others did on the boards since the visitor last looked.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'set'
+
 module Veranda
   module Live
     # Everyone connected to one lesson, or to a class of it, in this process. Joins the lane
@@ -15,6 +17,7 @@ module Veranda
         @lesson = lesson
         @hub = hub
         @listeners = Listeners.new
+        @peers = Set.new
         @performer = Store::Performer.new(hub.archive.log) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
         @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
@@ -32,7 +35,7 @@ module Veranda
       # @return [Boolean] whether nobody was here and nothing under way, now and when last asked
       def deserted?
         before = @quiet
-        @quiet = @listeners.empty? && @lane.idle?
+        @quiet = @peers.empty? && @lane.idle?
         before && @quiet
       end
 
@@ -44,6 +47,7 @@ module Veranda
       # Subscribes a peer and tells it everything it has missed.
       # @param seen [Hash{String => Integer}] last seq it has of each stream
       def welcome(peer, seen)
+        @peers << peer
         return @lane.visit { |performer| @welcomes.prepare(peer, performer, seen, @lesson) } unless peer.sitting_id
 
         join = internal_order('class.join', peer.sitting_id, peer.person)
@@ -120,12 +124,13 @@ module Veranda
 
       # @param on_purpose [Boolean] whether they said goodbye
       def part(peer, on_purpose:)
+        @peers.delete(peer)
         @listeners.remove_everywhere(peer)
         @hub.presence.part(self, peer.sitting_id, peer.person, on_purpose: on_purpose) if peer.sitting_id
       end
 
-      # @return [Array<Peer>]
-      def peers = @listeners.streams.flat_map { |stream| @listeners.to(stream) }.uniq
+      # @return [Array<Peer>] everyone connected, also those to whom no stream is open yet
+      def peers = @peers.to_a
 
       private
 

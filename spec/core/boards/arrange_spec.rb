@@ -51,6 +51,13 @@ RSpec.describe 'Arranging marks' do
     expect(track.state.marks.each_value.map { |mark| mark[:x] }.uniq).to eq([250])
   end
 
+  it 'leaves pictures and shapes out of a sort' do
+    put(text('b', 'Bow', x: 300), box('box', 0, 0), text('a', 'Aft', x: 300, y: 300))
+    arrange('sort_column', 'b', 'box', 'a')
+    expect(track.state.marks.values.sort_by { |mark| mark[:y] }.map { |mark| mark[:id] }).to eq(%w[box a b])
+    expect(track.state.marks['box']).to include(x: 0, y: 0)
+  end
+
   it 'sorts into a row, and one undo brings back what was' do
     put(text('b', 'Bow', x: 100), text('a', 'Aft', x: 700))
     expect(arrange('sort_row', 'a', 'b').map(&:last)).to eq([100, 100])

@@ -3,6 +3,7 @@ import { useContext, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { NewMark } from '../live/board';
 import { useBoard, useConnection } from '../live/hooks';
+import { useSaving } from '../parts/useSaving';
 import { useShortcuts } from '../parts/useShortcuts';
 import { ShelfContext } from '../shelf/ShelfContext';
 import { ShelfPicker } from '../shelf/ShelfPicker';
@@ -62,6 +63,7 @@ export function BoardPaper(props: Props) {
   const marks = board?.marks;
   const settled = useMemo(() => (mark: string) => marks?.has(mark) ?? false, [marks]);
   const glimpses = useGlimpses(id, you?.id, settled);
+  const saving = useSaving();
   const bringing = useBringing(shelf?.course ?? null, shown, commands);
 
   const take = (next: Tool) => {
@@ -96,7 +98,7 @@ export function BoardPaper(props: Props) {
   const grows = board.facts.get(shown)?.grows ?? false;
   const propsReason =
     mayDraw && rights?.props?.allowed !== false ? null : (rights?.props?.says ?? reason ?? 'Not now.');
-  const save = (name: string, address: string): LedgeAction => ({ name, act: () => location.assign(address) });
+  const save = (name: string, address: string): LedgeAction => ({ name, act: () => saving.save(address) });
   const more: LedgeAction[] = [
     { name: 'All pages', act: () => setPanel('overview') },
     { name: 'Who drew what', act: () => setPanel('people') },
@@ -156,7 +158,7 @@ export function BoardPaper(props: Props) {
         >
           {tools}
         </Surface>
-        {bringing.says && (
+        {(bringing.says ?? saving.says) && (
           <Box
             role="status"
             sx={{
@@ -171,7 +173,7 @@ export function BoardPaper(props: Props) {
               borderRadius: 1,
             }}
           >
-            {bringing.says}
+            {bringing.says ?? saving.says}
           </Box>
         )}
         {panel === 'people' && (
@@ -213,7 +215,6 @@ export function BoardPaper(props: Props) {
         onRedo={() => void commands.redo()}
         page={{ number, count: board.pages.length }}
         onPage={(next) => onPage(board.pages[next - 1]!)}
-        zoom={view.view.scale}
         fits={view.fits}
         onZoom={view.zoom}
         onFit={view.fit}

@@ -29,7 +29,6 @@ interface Props {
   onRedo: () => void;
   page: { number: number; count: number };
   onPage: (number: number) => void;
-  zoom: number;
   fits: boolean;
   onZoom: (factor: number) => void;
   onFit: () => void;
@@ -39,7 +38,7 @@ interface Props {
 
 /** The row under a board that holds the sticks. */
 export function Ledge(props: Props) {
-  const { tool, onTool, mayDraw, reason, undo, onUndo, onRedo, page, onPage, zoom, fits, onZoom, onFit, more } = props;
+  const { tool, onTool, mayDraw, reason, undo, onUndo, onRedo, page, onPage, fits, onZoom, onFit, more } = props;
   return (
     <Box
       role="toolbar"
@@ -51,6 +50,7 @@ export function Ledge(props: Props) {
         flex: 'none',
         overflowX: 'auto',
         overflowY: 'hidden',
+        scrollbarWidth: 'none',
         px: 1.25,
         gap: 0.1,
         borderTop: 2,
@@ -76,8 +76,7 @@ export function Ledge(props: Props) {
           <Shapes tool={tool} onTool={onTool} />
           <Pick name="Erase" letter="X" picked={tool.name === 'erase'} onPick={() => onTool({ name: 'erase' })} />
           <Pick name="Point" letter="." picked={tool.name === 'point'} onPick={() => onTool({ name: 'point' })} />
-          {props.onProp && <PropWords onProp={props.onProp} />}
-          {props.onShelf && <Pick name="Shelf" hint="Slides and pictures from the shelf" onPick={props.onShelf} />}
+          {(props.onProp ?? props.onShelf) && <PutWords onProp={props.onProp} onShelf={props.onShelf} />}
         </>
       ) : (
         <Box sx={{ px: 1, fontSize: 14, whiteSpace: 'nowrap' }} role="status">
@@ -88,31 +87,27 @@ export function Ledge(props: Props) {
       {mayDraw && (
         <>
           <Pick name="Undo" letter="Ctrl+Z" disabled={undo.done === 0} onPick={onUndo} />
-          <Pick name="Redo" letter="Ctrl+Shift+Z" disabled={undo.undone === 0} onPick={onRedo} />
+          {undo.undone > 0 && <Pick name="Redo" letter="Ctrl+Shift+Z" onPick={onRedo} />}
         </>
       )}
       <Pages {...page} onPage={onPage} />
-      <MenuWord label={`${Math.round(zoom * 100)} %`} hint="Zoom">
+      <MenuWord label="Page" hint="What to do with this page">
         {(close) => [
-          <MenuItem key="in" onClick={() => onZoom(1.25)}>
+          <MenuItem key="closer" onClick={() => onZoom(1.25)}>
             Closer
           </MenuItem>,
-          <MenuItem key="out" onClick={() => onZoom(0.8)}>
+          <MenuItem key="farther" onClick={() => onZoom(0.8)}>
             Farther
           </MenuItem>,
           <MenuItem key="fit" disabled={fits} onClick={() => close(onFit)}>
             Fit the page
           </MenuItem>,
-        ]}
-      </MenuWord>
-      <MenuWord label="Page" hint="What to do with this page">
-        {(close) =>
-          more.map(({ name, act }) => (
+          ...more.map(({ name, act }) => (
             <MenuItem key={name} onClick={() => close(act)}>
               {name}
             </MenuItem>
-          ))
-        }
+          )),
+        ]}
       </MenuWord>
     </Box>
   );
@@ -120,16 +115,15 @@ export function Ledge(props: Props) {
 
 interface PickProps {
   name: string;
-  letter?: string;
-  hint?: string;
+  letter: string;
   picked?: boolean;
   disabled?: boolean;
   onPick: () => void;
 }
 
-function Pick({ name, letter, hint, picked, disabled, onPick }: PickProps) {
+function Pick({ name, letter, picked, disabled, onPick }: PickProps) {
   return (
-    <Tooltip title={disabled ? '' : (hint ?? `${name}, key ${letter}`)}>
+    <Tooltip title={disabled ? '' : `${name}, key ${letter}`}>
       <span style={{ flex: 'none' }}>
         <Button className={picked ? 'picked' : undefined} aria-pressed={picked} disabled={disabled} onClick={onPick}>
           {name}
@@ -169,16 +163,21 @@ function Shapes({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
   );
 }
 
-function PropWords({ onProp }: { onProp: (kind: NonNullable<NewMark['prop']>) => void }) {
+function PutWords({ onProp, onShelf }: Pick<Props, 'onProp' | 'onShelf'>) {
   return (
-    <MenuWord label="Prop" hint="Prop">
-      {(close) =>
-        PROPS.map(([kind, name]) => (
-          <MenuItem key={kind} onClick={() => close(() => onProp(kind))}>
+    <MenuWord label="Put" hint="Put on the board">
+      {(close) => [
+        onShelf && (
+          <MenuItem key="shelf" onClick={() => close(onShelf)}>
+            Slide or picture from the shelf
+          </MenuItem>
+        ),
+        ...PROPS.map(([kind, name]) => (
+          <MenuItem key={kind} disabled={!onProp} onClick={() => close(() => onProp?.(kind))}>
             {name}
           </MenuItem>
-        ))
-      }
+        )),
+      ]}
     </MenuWord>
   );
 }

@@ -14,7 +14,9 @@ const WIDTH = 84;
 /** The slides of a board in a row, with what was drawn on them. */
 export function PageStrip({ board, page, onPage }: Props) {
   const here = useRef<HTMLButtonElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' }), [page]);
+  useEffect(() => {
+    void here.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [page]);
   return (
     <Box
       component="nav"

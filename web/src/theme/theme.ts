@@ -59,6 +59,7 @@ export const theme = createTheme({
         html: { fontVariantNumeric: 'tabular-nums' },
         body: { overflow: 'hidden' },
         '#root': { height: '100dvh' },
+        a: { color: 'var(--mui-palette-primary-main)' },
         ':focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },

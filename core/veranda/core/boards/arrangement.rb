@@ -32,7 +32,7 @@ module Veranda
             marks.to_h { |mark| [mark[:id], { x: (mark[:x] + dx).round(1), y: (mark[:y] + dy).round(1) }] }
           end
 
-          def words = marks.map { |mark| Mark.words(mark) }.join(' ').strip
+          def words = marks.filter_map { |mark| mark[:text] }.join(' ').strip
         end
 
         module_function
@@ -84,7 +84,11 @@ module Veranda
         end
         private_class_method :space
 
+        # Only what is written is sorted; a picture that was chosen with it stays where it is.
         def sort(pieces, way, language)
+          pieces = pieces.select { |piece| piece.marks.any? { |mark| mark[:text] } }
+          return {} if pieces.length < 2
+
           all = Piece.of(pieces.flat_map(&:marks))
           order = pieces.sort_by { |piece| [Collation.key(piece.words, language: language), piece.marks.first[:id]] }
           x, y = all.x, all.y

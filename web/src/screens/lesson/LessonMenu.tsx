@@ -1,15 +1,22 @@
+import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import type { LessonFacts } from '../../api/resources';
 import { MenuWord } from '../../parts/MenuWord';
+import { useSaving } from '../../parts/useSaving';
 import { CopyLesson } from './CopyLesson';
 
 /** What can be done with a lesson as a whole. */
 export function LessonMenu({ lesson }: { lesson: LessonFacts }) {
   const [copying, setCopying] = useState(false);
-  const save = (address: string) => () => location.assign(address);
+  const { says, save } = useSaving();
   return (
     <>
+      {says && (
+        <Box role="status" sx={{ fontSize: 14 }}>
+          {says}
+        </Box>
+      )}
       <MenuWord label="Reuse" hint="Copy or save this lesson">
         {(close) => [
           <MenuItem key="copy" onClick={() => close(() => setCopying(true))}>
@@ -18,11 +25,11 @@ export function LessonMenu({ lesson }: { lesson: LessonFacts }) {
           <MenuItem
             key="pdf"
             disabled={lesson.boards.length === 0}
-            onClick={() => close(save(`/api/lessons/${lesson.id}.pdf`))}
+            onClick={() => close(() => save(`/api/lessons/${lesson.id}.pdf`))}
           >
             Save all boards as one PDF
           </MenuItem>,
-          <MenuItem key="zip" onClick={() => close(save(`/api/lessons/${lesson.id}.zip`))}>
+          <MenuItem key="zip" onClick={() => close(() => save(`/api/lessons/${lesson.id}.zip`))}>
             Save the lesson as a zip
           </MenuItem>,
         ]}

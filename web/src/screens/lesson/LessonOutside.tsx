@@ -7,6 +7,7 @@ import { BoardPaper } from '../../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../../live/hooks';
 import { Notices } from '../../parts/Notices';
 import { Ribbon } from '../../parts/Ribbon';
+import { useSaving } from '../../parts/useSaving';
 import { clockTime, day } from '../../parts/times';
 
 /** For students, before and after the class: the boards they may read, and those they may work on. */
@@ -15,6 +16,7 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
   const [chosen, setChosen] = useState(lesson.boards[0]?.id);
   const [page, setPage] = useState<string | null>(null);
   const board = lesson.boards.find(({ id }) => id === chosen) ?? lesson.boards[0];
+  const saving = useSaving();
   const works = board?.outside === 'work';
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
@@ -74,10 +76,11 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
             </Box>
           ))}
           {lesson.boards.length > 0 && (
-            <Button sx={{ mt: 2 }} onClick={() => location.assign(`/api/lessons/${lesson.id}.pdf`)}>
+            <Button sx={{ mt: 2 }} onClick={() => saving.save(`/api/lessons/${lesson.id}.pdf`)}>
               Save them as one PDF
             </Button>
           )}
+          {saving.says && <Box role="status">{saving.says}</Box>}
         </Box>
         <Box
           component="main"

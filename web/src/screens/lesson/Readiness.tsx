@@ -18,7 +18,15 @@ export function Readiness({ findings, onGo }: Props) {
         tabIndex={0}
         role="group"
         aria-label="What is to mend"
-        sx={{ height: 56, px: 1.75, display: 'flex', alignItems: 'center', gap: 1.5, overflowX: 'auto' }}
+        sx={{
+          height: 56,
+          px: 1.75,
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1.5,
+          overflowX: 'auto',
+          scrollbarWidth: 'none',
+        }}
       >
         <Box component="strong" sx={{ whiteSpace: 'nowrap' }}>
           {findings.length === 0 ? 'Ready for class' : `${count(findings.length, 'thing')} to mend`}
