@@ -36,7 +36,7 @@ module Demo
       mark('text', x, y, text: words, ink: ink, size: size, w: width)
     end
 
-    def note(x, y, words, ink: 'umber', size: 26, w: 340) = mark('note', x, y, text: words, ink: ink, size: size, w: w, h: 60)
+    def note(x, y, words, ink: 'umber', size: 30, w: 360) = mark('note', x, y, text: words, ink: ink, size: size, w: w, h: 60)
     def rectangle(x, y, w, h, ink: 'slate', fill: false) = mark('rectangle', x, y, w: w, h: h, ink: ink, width: 3, fill: fill)
     def ellipse(x, y, w, h, ink: 'slate', width: 4) = mark('ellipse', x, y, w: w, h: h, ink: ink, width: width)
 

@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 require_relative '../config/environment'
+Zeitwerk::Loader.eager_load_all
 %w[school drawing hands held_class lessons/reading_the_chart lessons/tide_height lessons/collision_rules
-   lessons/still_to_come sign_ins].each { |part| require_relative part }
+   lessons/still_to_come materials/shelf sign_ins].each { |part| require_relative part }
 
 # The demo school, made by the same commands as everything else, with dates around now.
 module Demo
@@ -33,8 +34,10 @@ module Demo
     School.new(archive).build(password)
     ReadingTheChart.new(archive, starts_at: today - 14 * DAY).build
     TideHeight.new(archive, starts_at: today - 7 * DAY).build
-    CollisionRules.new(archive, starts_at: today).build
-    StillToCome.new(archive, today: today).build
+    shelf = Shelf.new(archive)
+    materials = shelf.build
+    CollisionRules.new(archive, starts_at: today, shelf: shelf, materials: materials).build
+    StillToCome.new(archive, today: today, shelf: shelf, materials: materials).build
   end
 end
 

@@ -12,5 +12,5 @@ ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::
 
 RSpec.configure do |config|
   config.include Lessons
-  config.after(:suite) { Server.stop_all }
+  config.after(:suite) { [Server.method(:stop_all), Worker.method(:stop)].each(&:call) }
 end

@@ -5,23 +5,32 @@ module Demo
   # International Regulations for Preventing Collisions at Sea, 1972: 7 (risk), 9 (narrow
   # channels), 15 (crossing), 16 (give-way vessel), 19 and 35 (restricted visibility).
   class CollisionRules
+    # House rules as steps bring them: students watch, or do everything.
+    WATCH = { draw: false, post: true, props: false }.freeze
+    JOIN_IN = { draw: true, post: true, props: true }.freeze
+
     STEPS = [
       { id: 'names', title: 'Names', minutes: 10, shortest: 6, notes: 'Everyone writes a first name; sort them together.',
-        board: 'rules-names' },
+        board: 'rules-names', rules: JOIN_IN },
       { id: 'lights', title: 'Lights recap', minutes: 20, shortest: 12, notes: 'Red to port. Ask Hana first.',
-        board: 'rules-lights' },
-      { id: 'crossing', title: 'Crossing', minutes: 35, shortest: 25, board: 'rules-crossing',
-        notes: 'Ask first, then draw. Farah and Jonas mixed up port last week. Show Sable Rock from the north.' },
+        board: 'rules-slides', rules: WATCH, cues: [{ id: 'lights-look', kind: 'show', board: 'rules-lights', page: 'p1' }] },
+      { id: 'crossing', title: 'Crossing', minutes: 35, shortest: 25, board: 'rules-crossing', rules: JOIN_IN,
+        notes: 'Ask first, then draw. Farah and Jonas mixed up port last week. Show Sable Rock from the north.',
+        cues: [{ id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think' }, { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' }] },
       { id: 'fog', title: 'Fog drill', minutes: 28, shortest: 20, notes: 'Three groups. One sounds, the others say what she is.',
-        board: 'rules-fog' },
+        board: 'rules-fog', cues: [{ id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
       { id: 'reports', title: 'Reports', minutes: 15, shortest: 10, notes: 'Two minutes for each group.', board: 'rules-fog' },
       { id: 'sum-up', title: 'Sum up', minutes: 12, shortest: 6, notes: '', board: 'rules-crossing' }
     ].freeze
     BOARDS = { 'rules-names' => 'Names', 'rules-lights' => 'Lights recap', 'rules-crossing' => 'Crossing in Corran Narrows',
                'rules-fog' => 'Fog drill' }.freeze
 
-    def initialize(archive, starts_at:)
+    # @param shelf [Shelf]
+    # @param materials [Hash{Symbol => String}] what is on it
+    def initialize(archive, starts_at:, shelf:, materials:)
       @archive = archive
+      @shelf = shelf
+      @materials = materials
       @starts_at = starts_at
     end
 
@@ -30,6 +39,7 @@ module Demo
                               minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: STEPS)
       @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights')
       BOARDS.each { |id, name| @archive.lessons.add_board('rules', id: id, name: name) }
+      @shelf.board('rules', 'rules-slides', 'Collision rules, slides', @materials[:deck])
       hands = Hands.new(@archive)
       boards.each_with_index do |(id, marks), index|
         hands.prepare('odalys', id, marks, at: @starts_at - 86_400_000 + index * 300_000)
@@ -38,7 +48,16 @@ module Demo
 
     private
 
-    def boards = { 'rules-names' => names, 'rules-lights' => lights, 'rules-crossing' => crossing, 'rules-fog' => fog }
+    def boards = { 'rules-names' => names, 'rules-lights' => lights, 'rules-crossing' => crossing, 'rules-fog' => fog,
+                     'rules-slides' => on_slides }
+
+    # What Odalys wrote on the second and third slide beforehand.
+    def on_slides
+      pages = @archive.log.state('board/rules-slides').first.pages
+      channel, crossing = Drawing.new(prefix: 'rule9', page: pages[1]), Drawing.new(prefix: 'rule15', page: pages[2])
+      [channel.highlight([100, 262], [1180, 262]), channel.note(1080, 560, 'Corran Narrows is one.', size: 30),
+       crossing.boat(1180, 640, 300, ink: 'moss'), crossing.boat(760, 720, 20, ink: 'brick'), crossing.arrow([790, 640], [880, 470], ink: 'brick')]
+    end
 
     def names
       drawing = Drawing.new(prefix: 'names')
@@ -62,12 +81,17 @@ module Demo
        drawing.curve(0..1600, step: 40, ink: 'umber', width: 5) { |x| 880 + 40 * Math.sin(x / 230.0) },
        drawing.curve(60..1540, step: 60, ink: 'lake', width: 3) do |x|
          690 - x * 0.11
-       end, drawing.text(1280, 470, 'fairway', ink: 'lake', size: 26),
+       end, drawing.text(1280, 470, 'fairway', ink: 'lake'),
        drawing.boat(450, 720, 28, ink: 'brick'), drawing.text(300, 820, 'Red hull, 5 kn', ink: 'brick'),
        drawing.arrow([478, 640], [590, 430], ink: 'brick'),
        drawing.boat(1060, 560, 278, ink: 'moss'), drawing.text(980, 640, 'Green hull, 7 kn', ink: 'moss'),
-       drawing.arrow([980, 572], [700, 612], ink: 'moss'), drawing.text(1446, 204, 'Sable Rock', size: 26),
+       drawing.arrow([980, 572], [700, 612], ink: 'moss'), drawing.text(1430, 200, 'Sable Rock'),
        drawing.freehand([[1400, 240], [1416, 208], [1432, 240], [1400, 240]], ink: 'moss')]
+    end
+
+    # Who sounds next is drawn.
+    def dice(x, y)
+      { id: 'fog-dice', page: 'p1', kind: 'prop', prop: 'dice', settings: { count: 1, faces: 6 }, x: x, y: y, w: 100, h: 100, ink: 'lake' }
     end
 
     def fog
@@ -75,7 +99,7 @@ module Demo
       [drawing.text(60, 50, 'Fog drill: what is she?', size: 46), drawing.rectangle(60, 170, 460, 640), drawing.rectangle(570, 170, 460, 640),
        drawing.rectangle(1080, 170, 460, 640), drawing.text(90, 190, 'Group Pell', ink: 'plum'), drawing.text(600, 190, 'Group Sable', ink: 'lake'),
        drawing.text(1110, 190, 'Group Marram', ink: 'moss'),
-       drawing.text(60, 850, 'One long: power, making way.  Two long: power, stopped.  Long, short, short: sailing.', size: 30)]
+       dice(1180, 30), drawing.text(60, 850, 'One long: power, making way.  Two long: power, stopped.  Long, short, short: sailing.', size: 30)]
     end
   end
 end

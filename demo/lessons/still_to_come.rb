@@ -4,17 +4,22 @@ module Demo
   # Evenings 4 and 5, in preparation, and the course in which Odalys is a student.
   class StillToCome
     PASSAGE = [
-      { id: 'harbours', title: 'Harbour names', minutes: 8, shortest: 5, notes: '', board: 'passage-plan' },
-      { id: 'pilot', title: 'Reading the pilot book', minutes: 16, shortest: 12, notes: '', board: nil },
+      { id: 'harbours', title: 'Harbour names', minutes: 8, shortest: 5, notes: '', board: 'passage-plan',
+        rules: { draw: true, post: true, props: true } },
+      { id: 'pilot', title: 'Reading the pilot book', minutes: 16, shortest: 12, notes: '', board: 'passage-pilot' },
       { id: 'worked', title: 'Worked passage', minutes: 22, shortest: 18, notes: 'Leave leg 3 empty. Let Gethin do the sum.',
-        board: 'passage-plan' },
+        board: 'passage-plan', cues: [{ id: 'leg', kind: 'timer', seconds: 300, label: 'First leg' }] },
       { id: 'groups', title: 'Plan in groups', minutes: 25, shortest: 20, notes: '', board: 'passage-plan' },
       { id: 'compared', title: 'Two plans compared', minutes: 15, shortest: 10, notes: '', board: 'passage-plan' },
-      { id: 'take', title: 'What to take along', minutes: 8, shortest: 5, notes: '', board: nil }
+      { id: 'take', title: 'What to take along', minutes: 8, shortest: 5, notes: '', board: 'passage-plan' }
     ].freeze
 
-    def initialize(archive, today:)
+    # @param shelf [Shelf]
+    # @param materials [Hash{Symbol => String}] what is on it
+    def initialize(archive, today:, shelf:, materials:)
       @archive = archive
+      @shelf = shelf
+      @materials = materials
       @today = today
     end
 
@@ -36,6 +41,7 @@ module Demo
                               starts_at: days(7), steps: PASSAGE)
       @archive.db[:lessons].where(id: 'passage').update(record_from: nil)
       @archive.lessons.add_board('passage', id: 'passage-plan', name: 'Wick Quay to Little Anson')
+      @shelf.board('passage', 'passage-pilot', 'Pilot notes', @materials[:pilot])
       Hands.new(@archive).prepare('odalys', 'passage-plan', plan, at: @today - 3_600_000)
     end
 
@@ -44,7 +50,8 @@ module Demo
       [drawing.text(60, 50, 'Wick Quay to Little Anson', size: 46),
        drawing.line([180, 560], [560, 420], ink: 'lake', width: 5), drawing.line([560, 420], [960, 660], ink: 'lake', width: 5),
        drawing.line([960, 660], [1400, 500], ink: 'lake', width: 5), drawing.text(110, 600, 'Wick Quay'), drawing.text(470, 350, 'Pell Light, leave to port'),
-       drawing.text(820, 710, 'Marram Bar: 2.1 m at LW'), drawing.text(1350, 430, 'Little Anson')]
+       drawing.text(820, 710, 'Marram Bar: 2.1 m at LW'), drawing.text(1350, 430, 'Little Anson'),
+       drawing.text(700, 490, 'leg 2: 120°, 3.7 nm', ink: 'lake', size: 23), drawing.text(270, 440, 'leg 1: 074°, 3.1 nm', ink: 'lake')]
     end
   end
 end

@@ -28,7 +28,7 @@ module Demo
 
     # @param slides [Array<Hash>]
     # @param font [String] family of all text that names none
-    def initialize(slides, font: 'DejaVu Sans')
+    def initialize(slides, font: 'Liberation Sans')
       @slides = slides
       @font = font
     end
@@ -131,7 +131,7 @@ module Demo
     end
 
     def box(id, x, y, w, h, lines, size, font: nil, rtl: false, bold: false)
-      latin = font && %(<a:latin typeface="#{font}"/>)
+      latin = %(<a:latin typeface="#{font || '+mn-lt'}"/>)
       written = lines.map do |line|
         %(<a:p><a:pPr#{' rtl="1" algn="r"' if rtl}/><a:r><a:rPr lang="en-GB" sz="#{size}"#{' b="1"' if bold}>#{latin}</a:rPr><a:t>#{CGI.escapeHTML(line)}</a:t></a:r></a:p>)
       end

@@ -3,11 +3,15 @@
 require 'capybara/rspec'
 require 'selenium-webdriver'
 require 'axe-rspec'
+require 'fileutils'
 
 # Real browsers, one session for each person.
 module Browsers
   FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
              --disable-component-update --disable-sync --force-device-scale-factor=1].freeze
+
+  # Where files go that are saved from the page.
+  DOWNLOADS = File.join(Veranda::Environment.var, 'downloads').tap { |path| FileUtils.mkdir_p(path) }
 
   Capybara.register_driver(:chromium) do |app|
     options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium', args: FLAGS)
@@ -16,6 +20,7 @@ module Browsers
     Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service).tap do |driver|
       driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1,
                                                                        mobile: false)
+      driver.browser.execute_cdp('Browser.setDownloadBehavior', behavior: 'allow', downloadPath: DOWNLOADS)
     end
   end
 
@@ -31,7 +36,14 @@ module Browsers
     @browsers[name] ||= Capybara::Session.new(:chromium)
   end
 
-  def close_browsers = @browsers&.each_value(&:quit)
+  # Leaves a picture of each page when something went wrong on one.
+  def close_browsers
+    failed = RSpec.current_example&.exception
+    @browsers&.each do |name, session|
+      session.save_screenshot(File.join(Veranda::Environment.var, "failed-#{name}.png")) if failed
+      session.quit
+    end
+  end
 
   # Draws across the paper, by hand.
   # @param by [Array<Array(Integer, Integer)>] moves in px from the middle of the paper
@@ -49,6 +61,24 @@ module Browsers
   # No violations of WCAG 2.2 A and AA on the page as it stands.
   def expect_accessible(session)
     expect(session).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
+  end
+
+  # @return [String] path of the file that was saved, once all of it is there
+  def downloaded(name, within: 30)
+    path = File.join(DOWNLOADS, name)
+    (within * 10).times do
+      return path if File.exist?(path)
+
+      sleep 0.1
+    end
+    raise "#{name} was not saved; there are #{Dir.children(DOWNLOADS)}"
+  end
+
+  # Chooses from one of the words of the ledge or the ribbon.
+  def choose(session, word, item)
+    session.find('button', text: /\A#{word}\z/).click
+    session.find('li[role=menuitem]', text: item, match: :first).click
+    session.has_no_css?('[role=menu]')
   end
 
   # What went wrong in the page itself.

@@ -98,10 +98,18 @@ module Veranda
 
       def open!(id)
         material = archive.materials.fetch(id)
+        return if watched?(id)
+
         role = archive.people.courses(someone![:id])[material[:course_id]]
         return if Core::Person::STAFF.include?(role) || archive.materials.shown_to?(id, someone![:id])
 
         raise Core::Refusal.new(:no_access, 'That material is not open to you.')
+      end
+
+      # Whoever has a link to a recording sees the slides of its lesson too.
+      def watched?(id)
+        lessons = archive.materials.boards(id).map { |board| board[:lesson_id] }.uniq
+        lessons.flat_map { |lesson| archive.sittings.of_lesson(lesson) }.any? { |row| visitor.watches?(row[:id]) }
       end
 
       def give(file, type, as: 'inline', name: nil)

@@ -79,17 +79,16 @@ module Veranda
         @wanted_fonts ||= (@ending.end_with?('x') ? ooxml_fonts : odf_fonts).map(&:strip).reject(&:empty?).uniq
       end
 
-      # Fonts of what is written; themes name many more that nothing uses.
+      # Fonts that slides, their masters and paragraphs ask for; themes name many more that nothing uses.
       def ooxml_fonts
-        texts = parts('{ppt/slides,word}/*.xml').values.map { |text| xml(text) }
-        written = texts.flat_map { |text| text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value) }
-        themed = texts.any? { |text| text.xpath('//*[local-name()="t"]').any? } ? theme_fonts : {}
-        written.flat_map { |font| THEME[font] ? themed.fetch(THEME[font], []) : [font] } | (written.empty? ? themed.values.flatten : [])
+        texts = parts('{ppt/slides,ppt/slideLayouts,ppt/slideMasters,word}/*.xml').values.map { |text| xml(text) }
+        asked = texts.flat_map { |text| text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value) }
+        asked.uniq.flat_map { |font| THEME[font] ? theme_fonts.fetch(THEME[font], []) : [font] }
       end
 
       def theme_fonts
         theme = parts('{ppt,word}/theme/theme1.xml').values.first or return {}
-        THEME.each_value.to_h { |name| [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)] }
+        @theme_fonts ||= THEME.each_value.to_h { |name| [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)] }
       end
 
       # Styles name font faces, and faces name families.

@@ -78,6 +78,13 @@ RSpec.describe 'A page as SVG' do
     expect(svg.get_elements('g/path').first.attributes['stroke']).to eq('#2C5F8A')
   end
 
+  it 'reaches beyond the page for what was written on its margin, and not for what strayed far off' do
+    track.do(person(:odalys), 'board.put', { marks: [box('above', 100, -150)] })
+    expect(REXML::Document.new(written).root.attributes['viewBox']).to eq('0 -170 1600 1170')
+    track.do(person(:odalys), 'board.put', { marks: [box('far', 15_000, 100)] })
+    expect(REXML::Document.new(written).root.attributes['viewBox']).to eq('0 -170 2400 1170')
+  end
+
   it 'refuses what is not a board: other SVG, broken files, and entities that would unfold' do
     bomb = '<!DOCTYPE svg [<!ENTITY a "aaaa">]><svg xmlns="http://www.w3.org/2000/svg">&a;</svg>'
     damaged = written.sub('v:page', %(v:facts='{' v:page))

@@ -15,6 +15,7 @@ import { clockTime, day } from '../parts/times';
 import { ShelfContext } from '../shelf/ShelfContext';
 import { BoardSettings } from './lesson/BoardSettings';
 import { Invite } from './lesson/Invite';
+import { LessonBoards } from './lesson/LessonBoards';
 import { LessonMenu } from './lesson/LessonMenu';
 import { LessonOutside } from './lesson/LessonOutside';
 import { NewBoard } from './lesson/NewBoard';
@@ -40,10 +41,12 @@ const LOOK_AGAIN = 8_000;
 function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<typeof useLesson> }) {
   const client = useLiveClient('lesson', lesson.id);
   const go = useNavigate();
-  const [selected, setSelected] = useState<string | null>(lesson.steps[0]?.id ?? null);
   // A board may be looked at without belonging to the chosen step.
   const [asked] = useSearchParams();
   const [looking, setLooking] = useState<string | null>(asked.get('board'));
+  const [selected, setSelected] = useState<string | null>(
+    () => (lesson.steps.find((one) => looking !== null && one.board === looking) ?? lesson.steps[0])?.id ?? null,
+  );
   const [page, setPage] = useState<string | null>(null);
   const [wanted, setWanted] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
@@ -170,6 +173,7 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
               />
             </Box>
           )}
+          <LessonBoards lesson={lesson} shown={board?.id ?? null} onBoard={look} onNew={() => setMaking(true)} />
           <Box component="h2" sx={{ typography: 'h2', mt: 3, mb: 2 }}>
             This lesson
           </Box>

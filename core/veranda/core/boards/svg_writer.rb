@@ -22,6 +22,9 @@ module Veranda
                   settings shows press].freeze
         # Those of them that are written as JSON.
         NESTED = %i[settings shows press].freeze
+        # How far beyond the page marks are drawn, and what is left free around them there, in px.
+        MARGIN = 800
+        EDGE = 20
         FONT = "'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Next Variable', sans-serif"
 
         # @param board [Board]
@@ -43,7 +46,8 @@ module Veranda
           svg = document.add_element('svg', root_attributes)
           svg.add_element('title').text = @title
           if @ground
-            svg.add_element('rect', 'class' => 'paper', 'width' => '100%', 'height' => '100%', 'fill' => Inks::PAPER)
+            x, y, w, h = frame.map(&:to_s)
+            svg.add_element('rect', 'class' => 'paper', 'x' => x, 'y' => y, 'width' => w, 'height' => h, 'fill' => Inks::PAPER)
             lay_ground(svg)
           end
           @board.on_page(@page).each { |mark| draw(svg, mark) }
@@ -53,11 +57,23 @@ module Veranda
         private
 
         def root_attributes
-          high = @board.height(@page).to_s
+          x, y, w, h = frame
           { 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'v:page' => @page,
-            'viewBox' => "0 0 #{Mark::PAGE_WIDTH} #{high}", 'font-family' => FONT, 'width' => Mark::PAGE_WIDTH.to_s, 'height' => high,
-            **facts }
+            'viewBox' => "#{x} #{y} #{w} #{h}", 'font-family' => FONT, 'width' => w.to_s, 'height' => h.to_s, **facts }
         end
+
+        # The page, and what was written on its margin: on screen one sees that too.
+        # @return [Array<Integer>] x, y, width, height in px
+        def frame
+          page = [0, 0, Mark::PAGE_WIDTH, @board.height(@page)]
+          left, top, right, bottom = @board.on_page(@page).map { |mark| Mark.bounds(mark) }.push(page)
+                                           .map { |x, y, w, h| [x, y, x + w, y + h] }.transpose
+                                           .then { |xs, ys, rs, bs| [xs.min, ys.min, rs.max, bs.max] }
+          x, y = [left, top].map { |edge| edge.negative? ? [edge.floor - EDGE, -MARGIN].max : 0 }
+          [x, y, reach(right, page[2]) - x, reach(bottom, page[3]) - y]
+        end
+
+        def reach(edge, page) = edge > page ? [edge.ceil + EDGE, page + MARGIN].min : page
 
         def facts
           @board.page_facts[@page] ? { 'v:facts' => JSON.generate(@board.page_facts[@page]) } : {}

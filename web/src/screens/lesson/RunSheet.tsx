@@ -150,7 +150,7 @@ function Squeeze({ lesson, onSteps }: { lesson: LessonFacts; onSteps: (steps: St
     return `${row.less} min off ${step?.title}`;
   });
   return (
-    <Tooltip title={names.join(', ')}>
+    <Tooltip describeChild title={names.join(', ')}>
       <Button
         color="primary"
         onClick={() =>
