@@ -1,14 +1,10 @@
 # frozen_string_literal: true
 
-require 'selenium-webdriver'
-
 module Bench
   # Joining late: a class 90 minutes old with 4,000 entries.
   class Join
     ENTRIES = 4_000
     TRIES = 5
-    FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-               --disable-component-update --disable-sync --window-size=1280,800].freeze
 
     def initialize(archive, server)
       @archive = archive
@@ -42,11 +38,7 @@ module Bench
 
     # A browser with nothing in its cache goes to the class; useful is when marks and posts are there.
     def paint(server, klass, report_script:)
-      options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium', args: FLAGS)
-      driver = Selenium::WebDriver.for(:chrome, options: options,
-                                                service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
-      name, value = @crowd.cookies(1, klass.lesson).first.split('=', 2)
-      driver.execute_cdp('Network.setCookie', name: name, value: value, url: server.address)
+      driver = Browser.open(server.address, @crowd.cookies(1, klass.lesson).first)
       driver.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: WATCH)
       driver.get("#{server.address}/classes/#{klass.sitting}")
       useful = 200.times.lazy.filter_map { driver.execute_script('return window.usefulAt') || (sleep(0.05) && nil) }.first

@@ -2,10 +2,12 @@
 
 require_relative '../config/environment'
 Zeitwerk::Loader.eager_load_all
-require_relative '../spec/support/server'
-%w[report crowd busy_class fanout join seek].each { |part| require_relative part }
+%w[server wire].each { |part| require_relative "../spec/support/#{part}" }
+%w[school hands materials/pptx].each { |part| require_relative "../demo/#{part}" }
+%w[report browser crowd busy_class fanout join seek board convert].each { |part| require_relative part }
 
-ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek }.freeze
+ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek, 'board' => Bench::Board,
+        'convert' => Bench::Convert }.freeze
 
 archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),
                                       files: Veranda::Environment.files)

@@ -17,8 +17,19 @@ interface Props {
   only?: string | null;
 }
 
-/** All marks of a page, bottom first. One memoised element per mark. */
-export function Marks({ marks, authors, pickable = false, clock, onReach, fading, only = null }: Props) {
+/**
+ * All marks of a page, bottom first. One memoised element per mark, and the whole again memoised, since panning
+ * and drawing change none of them.
+ */
+export const Marks = memo(function Marks({
+  marks,
+  authors,
+  pickable = false,
+  clock,
+  onReach,
+  fading,
+  only = null,
+}: Props) {
   return marks.map((mark) => (
     <MarkOnPage
       key={mark.id}
@@ -30,7 +41,7 @@ export function Marks({ marks, authors, pickable = false, clock, onReach, fading
       onReach={onReach}
     />
   ));
-}
+});
 
 function shareAt(mark: Mark, clock: number | undefined): number {
   if (clock === undefined || !mark.took) return 1;
