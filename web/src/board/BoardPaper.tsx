@@ -1,14 +1,16 @@
 import Box from '@mui/material/Box';
 import { useContext, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
-import type { NewMark } from '../live/board';
+import type { BoardState, NewMark } from '../live/board';
 import { useBoard, useConnection } from '../live/hooks';
+import type { You } from '../live/protocol';
 import { useSaving } from '../parts/useSaving';
+import { useSteady } from '../parts/useSteady';
 import { useShortcuts } from '../parts/useShortcuts';
 import { ShelfContext } from '../shelf/ShelfContext';
 import { ShelfPicker } from '../shelf/ShelfPicker';
 import { heightOf } from './boxes';
-import { Ledge, type LedgeAction } from './Ledge';
+import { Ledge } from './Ledge';
 import { MarkTools } from './MarkTools';
 import { PageStrip } from './PageStrip';
 import { Earlier } from './panels/Earlier';
@@ -16,7 +18,7 @@ import { Overview } from './panels/Overview';
 import { WhoDidWhat } from './panels/WhoDidWhat';
 import { NewProp } from './props/NewProp';
 import { SelectionBar } from './SelectionBar';
-import type { Ink } from './sticks';
+import type { Ink, Stick } from './sticks';
 import { Surface, type Hold } from './Surface';
 import { SELECT, type Tool } from './tools';
 import { useBoardCommands } from './useBoardCommands';
@@ -47,22 +49,27 @@ const PROP_KINDS = new Set<string>(['dice', 'spinner', 'counter', 'timer', 'pick
 
 /** A board with its ledge: one page of it, and everything to draw on it with. */
 export function BoardPaper(props: Props) {
-  const { id, title, page, onPage, mayDraw, reason = null, inspector, wanted, inClass = false } = props;
-  const board = useBoard(id);
-  const { you, rights } = useConnection();
+  const board = useBoard(props.id);
+  const { you } = useConnection();
+  return board && you ? <Paper {...props} board={board} you={you} /> : <Box sx={{ flex: 1 }} aria-busy />;
+}
+
+function Paper(props: Props & { board: BoardState; you: You }) {
+  const { id, title, page, onPage, mayDraw, reason = null, inspector, wanted, inClass = false, board, you } = props;
+  const { rights } = useConnection();
   const shelf = useContext(ShelfContext);
   const commands = useBoardCommands(id);
-  const shown = board?.pages.includes(page) ? page : (board?.pages[0] ?? page);
-  const height = useMemo(() => (board ? heightOf(board, shown) : undefined), [board, shown]);
+  const shown = board.pages.includes(page) ? page : board.pages[0]!;
+  const height = useMemo(() => heightOf(board, shown), [board, shown]);
   const { holder, ...view } = useView(height);
   const { sticks, change: changeStick } = useSticks();
   const [tool, setTool] = useState<Tool>(wanted ? SELECT : { name: 'stick', index: 0 });
   const [ink, setInk] = useState<Ink>('slate');
   const [panel, setPanel] = useState<Panel | null>(null);
   const [only, setOnly] = useState<string | null>(null);
-  const marks = board?.marks;
-  const settled = useMemo(() => (mark: string) => marks?.has(mark) ?? false, [marks]);
-  const glimpses = useGlimpses(id, you?.id, settled);
+  const { marks } = board;
+  const settled = useMemo(() => (mark: string) => marks.has(mark), [marks]);
+  const glimpses = useGlimpses(id, you.id, settled);
   const saving = useSaving();
   const bringing = useBringing(shelf?.course ?? null, shown, commands);
 
@@ -71,7 +78,7 @@ export function BoardPaper(props: Props) {
     if (next.name === 'stick') setInk(sticks[next.index]!.ink);
   };
   const straightenLast = () => {
-    const own = [...(marks?.values() ?? [])].filter((mark) => mark.by === you?.id && mark.kind === 'stroke');
+    const own = [...marks.values()].filter((mark) => mark.by === you.id && mark.kind === 'stroke');
     const last = own.reduce((best, mark) => (best && best.z > mark.z ? best : mark), own[0]);
     if (last && mayDraw) void commands.straighten([last.id]);
   };
@@ -89,7 +96,6 @@ export function BoardPaper(props: Props) {
     'Ctrl+Shift+z': () => mayDraw && void commands.redo(),
   });
 
-  if (!board || !you) return <Box sx={{ flex: 1 }} aria-busy />;
   const number = board.pages.indexOf(shown) + 1;
   const [cx, cy] = [
     view.view.x + view.size.width / view.view.scale / 2,
@@ -98,25 +104,37 @@ export function BoardPaper(props: Props) {
   const grows = board.facts.get(shown)?.grows ?? false;
   const propsReason =
     mayDraw && rights?.props?.allowed !== false ? null : (rights?.props?.says ?? reason ?? 'Not now.');
-  const save = (name: string, address: string): LedgeAction => ({ name, act: () => saving.save(address) });
-  const more: LedgeAction[] = [
-    { name: 'All pages', act: () => setPanel('overview') },
-    { name: 'Who drew what', act: () => setPanel('people') },
-    ...(you.staff ? [{ name: 'Look back', act: () => setPanel('earlier') }] : []),
+  const save = (name: string, address: string): [string, () => void] => [name, () => saving.save(address)];
+  const more: [string, () => void][] = [
+    ['All pages', () => setPanel('overview')],
+    ['Who drew what', () => setPanel('people')],
+    ...(you.staff ? ([['Look back', () => setPanel('earlier')]] as [string, () => void][]) : []),
     ...(you.staff && mayDraw
-      ? [
-          { name: 'Add a page', act: () => void commands.addPage(shown).then((fresh) => fresh && onPage(fresh)) },
-          {
-            name: grows ? 'Keep the page at its size' : 'Let the page grow',
-            act: () => void commands.setGrows(shown, !grows),
-          },
-          { name: 'Clear this page', act: () => void commands.clear(shown) },
-        ]
+      ? ([
+          ['Add a page', () => void commands.addPage(shown).then((fresh) => fresh && onPage(fresh))],
+          [grows ? 'Keep the page at its size' : 'Let the page grow', () => void commands.setGrows(shown, !grows)],
+          ['Clear this page', () => void commands.clear(shown)],
+        ] as [string, () => void][])
       : []),
     save('Save the board as PDF', `/api/boards/${id}.pdf`),
     save('Save the page as SVG', `/api/boards/${id}/${shown}.svg`),
     save('Save the page as PNG', `/api/boards/${id}/${shown}.png`),
   ];
+  const acts = useSteady({
+    onTool: take,
+    onStick: (index: number, stick: Stick) => {
+      changeStick(index, stick);
+      setInk(stick.ink);
+    },
+    onProp: (kind: NonNullable<NewMark['prop']>) => setPanel(kind),
+    onShelf: () => setPanel('shelf'),
+    onUndo: () => void commands.undo(),
+    onRedo: () => void commands.redo(),
+    onPage: (next: number) => onPage(board.pages[next - 1]!),
+    onZoom: (factor: number) => view.zoom(factor),
+    onFit: () => view.fit(),
+    onMore: (index: number) => more[index]?.[1](),
+  });
   const tools = (hold: Hold) => {
     const whose = { staff: you.staff, me: you.id, authors: board.authors };
     if (inspector === undefined) return <SelectionBar {...hold} {...whose} view={view.view} width={view.size.width} />;
@@ -199,26 +217,19 @@ export function BoardPaper(props: Props) {
       </Box>
       {board.facts.size > 1 && <PageStrip board={board} page={shown} onPage={onPage} />}
       <Ledge
+        acts={acts}
         tool={tool}
         sticks={sticks}
-        onTool={take}
-        onStick={(index, stick) => {
-          changeStick(index, stick);
-          setInk(stick.ink);
-        }}
         mayDraw={mayDraw}
         reason={reason}
-        onProp={propsReason === null ? setPanel : null}
-        onShelf={shelf && you.staff ? () => setPanel('shelf') : null}
-        undo={board.undo.get(you.id) ?? { done: 0, undone: 0 }}
-        onUndo={() => void commands.undo()}
-        onRedo={() => void commands.redo()}
-        page={{ number, count: board.pages.length }}
-        onPage={(next) => onPage(board.pages[next - 1]!)}
+        mayProp={propsReason === null}
+        hasShelf={shelf !== null && you.staff}
+        done={board.undo.get(you.id)?.done ?? 0}
+        undone={board.undo.get(you.id)?.undone ?? 0}
+        number={number}
+        count={board.pages.length}
         fits={view.fits}
-        onZoom={view.zoom}
-        onFit={view.fit}
-        more={more}
+        more={more.map(([name]) => name).join('\n')}
       />
       {panel === 'overview' && <Overview board={board} page={shown} onPage={onPage} onClose={() => setPanel(null)} />}
       {panel === 'shelf' && shelf && (

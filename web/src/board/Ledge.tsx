@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Tooltip from '@mui/material/Tooltip';
+import { memo } from 'react';
 import type { NewMark } from '../live/board';
 import { MenuWord } from '../parts/MenuWord';
 import { PROPS } from './props/NewProp';
@@ -9,36 +10,43 @@ import { StickRow } from './StickRow';
 import type { Stick } from './sticks';
 import { SHAPES, SIGNS, type Tool } from './tools';
 
-export interface LedgeAction {
-  name: string;
-  act: () => void;
+/** What the ledge lets one do. The functions stay the same, so that the ledge is drawn anew only when it changes. */
+export interface LedgeActs {
+  onTool: (tool: Tool) => void;
+  onStick: (index: number, stick: Stick) => void;
+  onProp: (kind: NonNullable<NewMark['prop']>) => void;
+  onShelf: () => void;
+  onUndo: () => void;
+  onRedo: () => void;
+  onPage: (number: number) => void;
+  onZoom: (factor: number) => void;
+  onFit: () => void;
+  /** One of `more`, by its place. */
+  onMore: (index: number) => void;
 }
 
 interface Props {
+  acts: LedgeActs;
   tool: Tool;
   sticks: Stick[];
-  onTool: (tool: Tool) => void;
-  onStick: (index: number, stick: Stick) => void;
   mayDraw: boolean;
   /** Why not, when one may not draw. */
   reason: string | null;
-  onProp: ((kind: NonNullable<NewMark['prop']>) => void) | null;
-  onShelf: (() => void) | null;
-  undo: { done: number; undone: number };
-  onUndo: () => void;
-  onRedo: () => void;
-  page: { number: number; count: number };
-  onPage: (number: number) => void;
+  mayProp: boolean;
+  hasShelf: boolean;
+  done: number;
+  undone: number;
+  number: number;
+  count: number;
   fits: boolean;
-  onZoom: (factor: number) => void;
-  onFit: () => void;
-  /** Further things that may be done with the page. */
-  more: LedgeAction[];
+  /** Names of further things that may be done with the page, one on each line. */
+  more: string;
 }
 
 /** The row under a board that holds the sticks. */
-export function Ledge(props: Props) {
-  const { tool, onTool, mayDraw, reason, undo, onUndo, onRedo, page, onPage, fits, onZoom, onFit, more } = props;
+export const Ledge = memo(function Ledge(props: Props) {
+  const { acts, tool, mayDraw, reason, mayProp, hasShelf, done, undone, number, count, fits, more } = props;
+  const { onTool, onUndo, onRedo, onPage, onZoom, onFit } = acts;
   return (
     <Box
       role="toolbar"
@@ -69,14 +77,14 @@ export function Ledge(props: Props) {
     >
       {mayDraw ? (
         <>
-          <StickRow sticks={props.sticks} tool={tool} onTool={onTool} onStick={props.onStick} />
+          <StickRow sticks={props.sticks} tool={tool} onTool={onTool} onStick={acts.onStick} />
           <Pick name="Select" letter="V" picked={tool.name === 'select'} onPick={() => onTool({ name: 'select' })} />
           <Pick name="Text" letter="T" picked={tool.name === 'text'} onPick={() => onTool({ name: 'text' })} />
           <Pick name="Note" letter="N" picked={tool.name === 'note'} onPick={() => onTool({ name: 'note' })} />
           <Shapes tool={tool} onTool={onTool} />
           <Pick name="Erase" letter="X" picked={tool.name === 'erase'} onPick={() => onTool({ name: 'erase' })} />
           <Pick name="Point" letter="." picked={tool.name === 'point'} onPick={() => onTool({ name: 'point' })} />
-          {(props.onProp ?? props.onShelf) && <PutWords onProp={props.onProp} onShelf={props.onShelf} />}
+          {(mayProp || hasShelf) && <PutWords acts={acts} mayProp={mayProp} hasShelf={hasShelf} />}
         </>
       ) : (
         <Box sx={{ px: 1, fontSize: 14, whiteSpace: 'nowrap' }} role="status">
@@ -86,11 +94,11 @@ export function Ledge(props: Props) {
       <Box sx={{ flex: 1 }} />
       {mayDraw && (
         <>
-          <Pick name="Undo" letter="Ctrl+Z" disabled={undo.done === 0} onPick={onUndo} />
-          {undo.undone > 0 && <Pick name="Redo" letter="Ctrl+Shift+Z" onPick={onRedo} />}
+          <Pick name="Undo" letter="Ctrl+Z" disabled={done === 0} onPick={onUndo} />
+          {undone > 0 && <Pick name="Redo" letter="Ctrl+Shift+Z" onPick={onRedo} />}
         </>
       )}
-      <Pages {...page} onPage={onPage} />
+      <Pages number={number} count={count} onPage={onPage} />
       <MenuWord label="Page" hint="What to do with this page">
         {(close) => [
           <MenuItem key="closer" onClick={() => onZoom(1.25)}>
@@ -102,8 +110,8 @@ export function Ledge(props: Props) {
           <MenuItem key="fit" disabled={fits} onClick={() => close(onFit)}>
             Fit the page
           </MenuItem>,
-          ...more.map(({ name, act }) => (
-            <MenuItem key={name} onClick={() => close(act)}>
+          ...more.split('\n').map((name, i) => (
+            <MenuItem key={name} onClick={() => close(() => acts.onMore(i))}>
               {name}
             </MenuItem>
           )),
@@ -111,7 +119,7 @@ export function Ledge(props: Props) {
       </MenuWord>
     </Box>
   );
-}
+});
 
 interface PickProps {
   name: string;
@@ -133,7 +141,7 @@ function Pick({ name, letter, picked, disabled, onPick }: PickProps) {
   );
 }
 
-function Shapes({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
+function Shapes({ tool, onTool }: { tool: Tool; onTool: LedgeActs['onTool'] }) {
   const shape = tool.name === 'shape' ? SHAPES.find(({ kind }) => kind === tool.shape) : undefined;
   const sign = tool.name === 'sign' ? SIGNS.find(({ sign: kind }) => kind === tool.sign) : undefined;
   return (
@@ -163,17 +171,17 @@ function Shapes({ tool, onTool }: Pick<Props, 'tool' | 'onTool'>) {
   );
 }
 
-function PutWords({ onProp, onShelf }: Pick<Props, 'onProp' | 'onShelf'>) {
+function PutWords({ acts, mayProp, hasShelf }: { acts: LedgeActs; mayProp: boolean; hasShelf: boolean }) {
   return (
     <MenuWord label="Put" hint="Put on the board">
       {(close) => [
-        onShelf && (
-          <MenuItem key="shelf" onClick={() => close(onShelf)}>
+        hasShelf && (
+          <MenuItem key="shelf" onClick={() => close(acts.onShelf)}>
             Slide or picture from the shelf
           </MenuItem>
         ),
         ...PROPS.map(([kind, name]) => (
-          <MenuItem key={kind} disabled={!onProp} onClick={() => close(() => onProp?.(kind))}>
+          <MenuItem key={kind} disabled={!mayProp} onClick={() => close(() => acts.onProp(kind))}>
             {name}
           </MenuItem>
         )),
@@ -182,7 +190,13 @@ function PutWords({ onProp, onShelf }: Pick<Props, 'onProp' | 'onShelf'>) {
   );
 }
 
-function Pages({ number, count, onPage }: Props['page'] & { onPage: Props['onPage'] }) {
+interface PagesProps {
+  number: number;
+  count: number;
+  onPage: (number: number) => void;
+}
+
+function Pages({ number, count, onPage }: PagesProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', fontSize: 14, fontWeight: 650, whiteSpace: 'nowrap' }}>
       <Button aria-label="Previous page" disabled={number <= 1} onClick={() => onPage(number - 1)}>
