@@ -38,10 +38,13 @@ module Bench
         .tap { sleep 4 }
     end
 
+    TABLE = [%w[Leg Tide Time], ['1', 'with, 0.8', '32 min']].freeze
+    private_constant :TABLE
+
     def slides
       (1..SLIDES).map do |i|
-        { title: "Slide #{i}", lines: Array.new(5) { |line| "Line #{line + 1} of slide #{i}: keep to starboard of the fairway" },
-          **(i % 5 == 0 ? { table: [%w[Leg Tide Time], ['1', 'with, 0.8', '32 min']], lines: nil }.compact : {}) }
+        lines = Array.new(5) { |line| "Line #{line + 1} of slide #{i}: keep to starboard of the fairway" }
+        { title: "Slide #{i}" }.merge((i % 5).zero? ? { table: TABLE } : { lines: lines })
       end
     end
 
@@ -70,10 +73,11 @@ module Bench
 
     # @return [Array<Float>] ms from a stroke to its answer
     def drawing(server, count = COMMANDS)
-      wire = live(server)
+      open = wire(server)
       Array.new(count) do
         at = now
-        answer = wire.do('board.put', "board/#{@board}", marks: [{ id: Veranda::Store::Ids.call, page: 'p1', kind: 'stroke', x: 10, y: 10, ink: 'lake', width: 4, points: [0, 0, 30, 5, 60, -5] }])
+        answer = open.do('board.put', "board/#{@board}",
+                         marks: [{ id: Veranda::Store::Ids.call, page: 'p1', kind: 'stroke', x: 10, y: 10, ink: 'lake', width: 4, points: [0, 0, 30, 5, 60, -5] }])
         raise answer.to_s unless answer['t'] == 'done'
 
         sleep 0.03 # as fast as a busy hand, and below what a person may
@@ -81,7 +85,7 @@ module Bench
       end
     end
 
-    def live(server)
+    def wire(server)
       @wire ||= begin
         lesson = @archive.lessons.create(course_id: 'navigation', title: 'Meanwhile', minutes: 60, starts_at: Time.now + 3600)
         @board = @archive.lessons.add_board(lesson, name: 'Meanwhile')

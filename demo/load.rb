@@ -29,12 +29,13 @@ module Demo
   # @param archive [Veranda::Store::Archive] over an empty database
   # @param now [Integer] ms since the epoch
   # @param password [String] for the staff's accounts
-  def self.build(archive, now:, password:)
+  # @param address [String] `http://…`
+  def self.build(archive, now:, password:, address:)
     today = today(now)
     School.new(archive).build(password)
     ReadingTheChart.new(archive, starts_at: today - 14 * DAY).build
     TideHeight.new(archive, starts_at: today - 7 * DAY).build
-    shelf = Shelf.new(archive)
+    shelf = Shelf.new(archive, address)
     materials = shelf.build
     CollisionRules.new(archive, starts_at: today, shelf: shelf, materials: materials).build
     StillToCome.new(archive, today: today, shelf: shelf, materials: materials).build
@@ -48,7 +49,7 @@ if $PROGRAM_NAME == __FILE__
   sign_ins = Demo::SignIns.new(archive, Veranda::Environment.session_secret)
   now = (Time.now.to_f * 1000).round
   if db[:people].empty?
-    db.transaction { Demo.build(archive, now: now, password: sign_ins.password) }
+    db.transaction { Demo.build(archive, now: now, password: sign_ins.password, address: ARGV.first) }
   else
     Demo.freshen(archive, now: now)
   end

@@ -35,8 +35,9 @@ module Demo
     end
 
     def build
+      steps = STEPS.map { |step| step[:id] == 'fog' ? step.merge(material: @materials[:light]) : step }
       @archive.lessons.create(id: 'rules', course_id: School::NAVIGATION, number: 3, title: 'Collision rules in narrow water',
-                              minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: STEPS)
+                              minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: steps)
       @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights')
       BOARDS.each { |id, name| @archive.lessons.add_board('rules', id: id, name: name) }
       @shelf.board('rules', 'rules-slides', 'Collision rules, slides', @materials[:deck])
@@ -49,7 +50,7 @@ module Demo
     private
 
     def boards = { 'rules-names' => names, 'rules-lights' => lights, 'rules-crossing' => crossing, 'rules-fog' => fog,
-                     'rules-slides' => on_slides }
+                   'rules-slides' => on_slides }
 
     # What Odalys wrote on the second and third slide beforehand.
     def on_slides

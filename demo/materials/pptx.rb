@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'cgi'
+require 'fileutils'
 require 'zip'
 
 module Demo
@@ -36,7 +37,7 @@ module Demo
     # @param path [String]
     # @return [String] the path
     def write(path)
-      File.delete(path) if File.exist?(path)
+      FileUtils.rm_f(path)
       Zip::File.open(path, create: true) do |zip|
         parts.each { |name, text| zip.get_output_stream(name) { |out| out.write(text) } }
       end
@@ -116,21 +117,21 @@ module Demo
     def layout = xml(%(<p:sldLayout #{NAMESPACES} type="blank"><p:cSld><p:spTree>#{EMPTY_TREE}</p:spTree></p:cSld></p:sldLayout>))
 
     def notes(text)
-      xml(%(<p:notes #{NAMESPACES}><p:cSld><p:spTree>#{EMPTY_TREE}#{box(2, 500_000, 500_000, 5_000_000, 5_000_000, [text], 1200)}</p:spTree></p:cSld></p:notes>))
+      xml(%(<p:notes #{NAMESPACES}><p:cSld><p:spTree>#{EMPTY_TREE}#{box(2, [500_000, 500_000, 5_000_000, 5_000_000], [text], 1200)}</p:spTree></p:cSld></p:notes>))
     end
 
     def slide(slide)
       font = slide[:font]
       shapes = []
-      shapes << box(2, 600_000, 350_000, WIDE - 1_200_000, 900_000, [slide[:title]], 3600, font: font, rtl: slide[:rtl], bold: true) if slide[:title]
-      shapes << box(3, 600_000, 1_500_000, WIDE - 1_200_000, 4_600_000, slide[:lines], 2400, font: font, rtl: slide[:rtl]) if slide[:lines]
-      (slide[:columns] || []).each_with_index { |lines, i| shapes << box(4 + i, 600_000 + i * 5_700_000, 1_500_000, 5_300_000, 4_600_000, lines, 2000, font: font) }
+      shapes << box(2, [600_000, 350_000, WIDE - 1_200_000, 900_000], [slide[:title]], 3600, font: font, rtl: slide[:rtl], bold: true) if slide[:title]
+      shapes << box(3, [600_000, 1_500_000, WIDE - 1_200_000, 4_600_000], slide[:lines], 2400, font: font, rtl: slide[:rtl]) if slide[:lines]
+      (slide[:columns] || []).each_with_index { |lines, i| shapes << box(4 + i, [600_000 + i * 5_700_000, 1_500_000, 5_300_000, 4_600_000], lines, 2000, font: font) }
       shapes << table(slide[:table]) if slide[:table]
       shapes << picture if slide[:picture]
       xml(%(<p:sld #{NAMESPACES}><p:cSld><p:spTree>#{EMPTY_TREE}#{shapes.join}</p:spTree></p:cSld>#{MOVES if slide[:moves]}</p:sld>))
     end
 
-    def box(id, x, y, w, h, lines, size, font: nil, rtl: false, bold: false)
+    def box(id, (x, y, w, h), lines, size, font: nil, rtl: false, bold: false)
       latin = %(<a:latin typeface="#{font || '+mn-lt'}"/>)
       written = lines.map do |line|
         %(<a:p><a:pPr#{' rtl="1" algn="r"' if rtl}/><a:r><a:rPr lang="en-GB" sz="#{size}"#{' b="1"' if bold}>#{latin}</a:rPr><a:t>#{CGI.escapeHTML(line)}</a:t></a:r></a:p>)

@@ -33,13 +33,17 @@ module Demo
     ].freeze
 
     # @param archive [Veranda::Store::Archive]
-    def initialize(archive)
+    # @param address [String] `http://…`, where the stand-in for a video site is
+    def initialize(archive, address)
       @archive = archive
+      @address = address
     end
 
     # @return [Hash{Symbol => String}] ids of the materials by what they are
     def build
       Veranda::Workshop::Work.open(@archive)
+      @archive.materials.add_link(course_id: School::NAVIGATION, person_id: 'odalys', title: 'Lights at night',
+                                  link: "#{@address}/assets/stand-ins/video.html")
       Dir.mktmpdir('shelf') do |dir|
         @dir = dir
         { deck: bring(Pptx.new(SLIDES).write(path('collision_rules.pptx')), 'Collision rules', 'slides'), pilot: bring(pilot, 'Pilot notes for Harrow Sound', 'reading'),

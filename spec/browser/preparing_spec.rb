@@ -172,7 +172,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     original = ARCHIVE.lessons.fetch(@planned[%r{lessons/(\w+)}, 1])
     expect(copy[:starts_at] - original[:starts_at]).to eq(7 * 86_400)
     expect(copy[:steps].map { |step| step[:title] }).to eq(original[:steps].map { |step| step[:title] })
-    expect(copy[:steps].map { |step| step[:board] }.compact & original[:steps].map { |step| step[:board] }).to be_empty
+    expect(copy[:steps].filter_map { |step| step[:board] } & original[:steps].map { |step| step[:board] }).to be_empty
     expect(odalys).to have_css('[data-ground]')
   end
 

@@ -57,7 +57,8 @@ RSpec.describe 'Rights' do
   end
 
   # Every command × role in an open class: those for staff are for staff alone.
-  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue class.stop_timer]
+  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
+                  class.stop_timer]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },

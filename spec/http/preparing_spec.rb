@@ -89,7 +89,8 @@ RSpec.describe 'Preparing over HTTP' do
     it 'tells where a material is used, keeps it there when it is taken off, and keeps links' do
       id = material(:small_png)
       lesson = fresh_lesson('With a picture')
-      perform('odalys', 'board.put', "board/#{lesson[:board]}", marks: [{ id: 'i', page: 'p1', kind: 'image', x: 0, y: 0, w: 40, h: 30, ink: 'slate', material: id, version: 1, slide: 1, alt: 'A point' }])
+      perform('odalys', 'board.put', "board/#{lesson[:board]}",
+              marks: [{ id: 'i', page: 'p1', kind: 'image', x: 0, y: 0, w: 40, h: 30, ink: 'slate', material: id, version: 1, slide: 1, alt: 'A point' }])
       expect(odalys.get("/api/materials/#{id}").body['uses']).to match([a_hash_including('lesson' => 'With a picture', 'id' => lesson[:board])])
       odalys.delete("/api/materials/#{id}")
       expect(odalys.get('/api/courses/navigation/materials').body.map { |row| row['id'] }).not_to include(id)
@@ -156,7 +157,9 @@ RSpec.describe 'Preparing over HTTP' do
       perform('tomas', 'board.put', "board/#{lesson[:board]}", marks: [note('n1', 'Locked words', locked: true), prop('d', 'dice', count: 2, faces: 6)])
       perform('odalys', 'board.use_prop', "board/#{lesson[:board]}", id: 'd', action: 'roll')
       facts = odalys.get("/api/lessons/#{lesson[:lesson]}").body
-      steps = facts['steps'].map { |step| step.merge('cues' => [{ 'id' => 'c', 'kind' => 'show', 'board' => slides, 'page' => 'p1' }], 'rules' => { 'draw' => false, 'post' => true, 'props' => true }) }
+      steps = facts['steps'].map do |step|
+        step.merge('cues' => [{ 'id' => 'c', 'kind' => 'show', 'board' => slides, 'page' => 'p1' }], 'rules' => { 'draw' => false, 'post' => true, 'props' => true })
+      end
       odalys.patch("/api/lessons/#{lesson[:lesson]}", { version: facts['version'], steps: steps })
       lesson.merge(slides: slides)
     end
@@ -171,7 +174,9 @@ RSpec.describe 'Preparing over HTTP' do
 
       answer = odalys.upload(zip, purpose: 'lesson').body
       taken = odalys.get("/api/lessons/#{answer['lesson']}").body
-      expect(taken['steps'].map { |step| step.values_at('title', 'minutes', 'notes', 'rules') }).to eq(odalys.get("/api/lessons/#{lesson[:lesson]}").body['steps'].map { |step| step.values_at('title', 'minutes', 'notes', 'rules') })
+      expect(taken['steps'].map { |step| step.values_at('title', 'minutes', 'notes', 'rules') }).to eq(odalys.get("/api/lessons/#{lesson[:lesson]}").body['steps'].map { |step|
+        step.values_at('title', 'minutes', 'notes', 'rules')
+      })
       boards = taken['boards'].to_h { |board| [board['name'], board['id']] }
       expect(taken['steps'].first['cues'].first['board']).to eq(boards['Slides'])
       before, = ARCHIVE.log.state("board/#{lesson[:board]}")
@@ -198,7 +203,9 @@ RSpec.describe 'Preparing over HTTP' do
       expect(send_zip.call(saved('not a zip at all', 'zip'))).to eq('zip_damaged')
       expect(send_zip.call(foreign)).to eq('zip_foreign')
       expect(send_zip.call(edited(good) { |facts| facts.merge('version' => 9) })).to eq('zip_newer')
-      expect(send_zip.call(edited(good) { |facts| facts.merge('boards' => [facts['boards'][0].merge('pages' => ['../../etc/passwd'])]) })).to eq('no_such_board').or eq('zip_incomplete')
+      expect(send_zip.call(edited(good) do |facts|
+        facts.merge('boards' => [facts['boards'][0].merge('pages' => ['../../etc/passwd'])])
+      end)).to eq('no_such_board').or eq('zip_incomplete')
       expect(send_zip.call(Decks.path(:bomb_zip))).to eq('zip_too_large')
       expect(lessons.call).to eq(before)
     end

@@ -100,7 +100,7 @@ module Decks
     png('huge.png', 20_000, 20_000, data, depth: 1)
   end
 
-  def small_png = png('small.png', 40, 30, Zlib.deflate(("\x00#{"\x17\x66\x5E" * 40}".b) * 30), depth: 8, colour: 2)
+  def small_png = png('small.png', 40, 30, Zlib.deflate("\x00#{"\x17\x66\x5E" * 40}".b * 30), depth: 8, colour: 2)
 
   def png(name, width, height, data, depth:, colour: 0)
     chunk = ->(type, body) { [body.bytesize].pack('N') + type + body + [Zlib.crc32(type + body)].pack('N') }

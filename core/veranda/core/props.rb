@@ -56,14 +56,14 @@ module Veranda
       # @raise [Refusal] `no_such_action`, or why it cannot be done
       def use(kind, action, settings:, shows:, at:, seed:, present: [])
         prop = of(kind)
-        unless prop::ACTIONS.include?(action)
-          raise Refusal.new(:no_such_action, "A #{kind} cannot do that.")
-        end
+        raise Refusal.new(:no_such_action, "A #{kind} cannot do that.") unless prop::ACTIONS.include?(action)
 
         prop.use(action, settings, shows || {}, at: at, rng: Random.new(seed), present: present)
       end
 
-      def of(kind) = { 'dice' => Dice, 'spinner' => Spinner, 'counter' => Counter, 'timer' => Timer, 'picker' => Picker }.fetch(kind)
+      def of(kind)
+        { 'dice' => Dice, 'spinner' => Spinner, 'counter' => Counter, 'timer' => Timer, 'picker' => Picker }.fetch(kind)
+      end
     end
   end
 end

@@ -38,7 +38,9 @@ module Veranda
       end
 
       def resources(archive, hub)
-        [Sessions, Desk, Doors, Lessons, Boards, Materials, Uploads, Recordings].map { |resource| resource.new(archive: archive, hub: hub) }
+        [Sessions, Desk, Doors, Lessons, Boards, Materials, Uploads, Recordings].map do |resource|
+          resource.new(archive: archive, hub: hub)
+        end
       end
 
       NOTHING = [404, { 'content-type' => 'application/json' },

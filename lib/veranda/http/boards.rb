@@ -14,7 +14,8 @@ module Veranda
 
       get '/api/boards' do
         taught = archive.people.courses(someone![:id]).select { |_, role| Core::Person::STAFF.include?(role) }.keys
-        found = archive.boards.search(taught, search: params[:search].to_s[0, 200], lesson: params[:lesson], kind: params[:kind].to_s)
+        found = archive.boards.search(taught, search: params[:search].to_s[0, 200], lesson: params[:lesson],
+                                              kind: params[:kind].to_s)
         json(found.map { |row| row.merge(starts_at: ms(row[:starts_at]), words: row[:words].to_s[0, 160]) })
       end
 
@@ -70,7 +71,10 @@ module Veranda
       def read!(id, page = nil)
         board = archive.lessons.board(id)
         person = in_lesson!(archive.lessons.fetch(board[:lesson_id]))
-        raise Core::Refusal.new(:no_access, 'That board is not open to you.') unless person.staff? || board[:audience] == 'everyone'
+        unless person.staff? || board[:audience] == 'everyone'
+          raise Core::Refusal.new(:no_access,
+                                  'That board is not open to you.')
+        end
 
         state, = archive.log.state(Core::Streams::StreamName.board(id))
         raise Core::Refusal.new(:no_such_board, 'That page is not on this board.') unless page.nil? || state.pages.include?(page)

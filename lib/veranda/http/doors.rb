@@ -32,7 +32,8 @@ module Veranda
         lesson = archive.lessons.fetch(row[:lesson_id])
         person = in_lesson!(lesson)
         notes = person.staff? ? lesson[:steps].to_h { |step| [step[:id], step[:notes]] } : {}
-        json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal], notes: notes)
+        json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal],
+             notes: notes)
       end
 
       private

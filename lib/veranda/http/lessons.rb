@@ -31,9 +31,7 @@ module Veranda
       post '/api/lessons' do
         facts = Core::Contract.check(NEW, input)
         role = archive.people.courses(someone![:id])[facts[:course]]
-        unless Core::Person::STAFF.include?(role)
-          raise Core::Refusal.new(:staff_only, 'Only instructors and assistants add lessons.')
-        end
+        raise Core::Refusal.new(:staff_only, 'Only instructors and assistants add lessons.') unless Core::Person::STAFF.include?(role)
 
         id = archive.lessons.create(course_id: facts[:course], title: facts[:title],
                                     starts_at: Time.at(facts[:starts_at] / 1000), minutes: 90)
@@ -66,7 +64,8 @@ module Veranda
         facts = Core::Contract.check(COPY, input)
         teaching!(facts[:course] || lesson[:course_id])
         status 201
-        json(id: archive.copies.lesson(lesson, starts_at: Time.at(facts[:starts_at] / 1000), course_id: facts[:course] || lesson[:course_id]))
+        json(id: archive.copies.lesson(lesson, starts_at: Time.at(facts[:starts_at] / 1000),
+                                               course_id: facts[:course] || lesson[:course_id]))
       end
 
       # What others did on the boards since the visitor last looked.

@@ -14,6 +14,7 @@ module Veranda
         required(:title).filled(:string, max_size?: 120)
         required(:link).value(:string, max_size?: 1000, format?: %r{\Ahttps?://[^\s"<>]+\z})
       end
+      SHOWN = %i[id course_id title labels version first_slide link name type kind size state slide_count findings facts uses newer].freeze
       # What is shown in a page of ours can do nothing there.
       POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox"
       FOREVER = 'private, max-age=31536000, immutable'
@@ -39,7 +40,9 @@ module Veranda
       get '/api/materials/:id' do |id|
         material = mine!(id)
         slides = archive.materials.slides(id, material[:version])
-        json(shown(material).merge(slides: slides.map { |slide| slide.slice(:slide, :w, :h, :words) }, uses: archive.materials.boards(id)))
+        json(shown(material).merge(slides: slides.map do |slide|
+          slide.slice(:slide, :w, :h, :words)
+        end, uses: archive.materials.boards(id)))
       end
 
       patch '/api/materials/:id' do |id|
@@ -88,9 +91,9 @@ module Veranda
       private
 
       def shown(material)
-        facts = material.slice(:id, :course_id, :title, :labels, :version, :first_slide, :link, :name, :type, :kind, :size, :state, :slide_count,
-                               :findings, :facts, :uses, :newer)
-        facts.merge(made_at: ms(material[:made_at]), facts: material[:facts].except(:poster).merge(poster: material[:facts].key?(:poster)))
+        facts = material.slice(*SHOWN)
+        facts.merge(made_at: ms(material[:made_at]),
+                    facts: material[:facts].except(:poster).merge(poster: material[:facts].key?(:poster)))
       end
 
       # @return [Hash] the material, for those who teach its course

@@ -41,7 +41,10 @@ module Veranda
 
       def on_slides(id, name)
         material = @archive.materials.fetch(id)
-        raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.') if material[:course_id] != @lesson[:course_id]
+        if material[:course_id] != @lesson[:course_id]
+          raise Core::Refusal.new(:no_such_material,
+                                  'There is no such material on this shelf.')
+        end
 
         slides = @archive.materials.slides(id, material[:version])
         if slides.empty? || material[:state] != 'ready'

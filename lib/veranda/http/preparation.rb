@@ -16,9 +16,10 @@ module Veranda
       def findings(lesson, now:)
         rows = @archive.lessons.boards(lesson[:id])
         boards = rows.to_h { |row| [row[:id], @archive.log.state(Core::Streams::StreamName.board(row[:id])).first] }
-        Core::Lessons::Readiness.of(lesson.merge(starts_at: (lesson[:starts_at].to_f * 1000).round), now: now, boards: boards,
-                                    names: rows.to_h { |row| row.values_at(:id, :name) }, materials: materials(lesson, rows),
-                                    tones: method(:tones), people: @archive.people.expected(lesson[:course_id]))
+        names = rows.to_h { |row| row.values_at(:id, :name) }
+        facts = lesson.merge(starts_at: (lesson[:starts_at].to_f * 1000).round)
+        Core::Lessons::Readiness.of(facts, now: now, boards: boards, names: names, materials: materials(lesson, rows),
+                                           tones: method(:tones), people: @archive.people.expected(lesson[:course_id]))
       end
 
       private

@@ -15,6 +15,8 @@ module Veranda
       end
       # At once, for one person.
       MOST_OPEN = 40
+      # s after which an upload that nobody went on with is let go.
+      FORGOTTEN = 86_400
 
       post '/api/uploads' do
         facts = Core::Contract.check(NEW, input)
@@ -24,6 +26,7 @@ module Veranda
           raise Core::Refusal.new(:too_fast, 'Many uploads are under way. Wait until some are through.')
         end
 
+        archive.uploads.sweep(before: Time.now - FORGOTTEN)
         upload = archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], **facts.except(:course))
         status 201
         json(shown(upload))
@@ -79,7 +82,8 @@ module Veranda
       end
 
       def lesson(upload)
-        taken = Workshop::LessonFromZip.new(archive, archive.files.upload_path(upload[:id]), course_id: upload[:course_id], by: someone![:id]).call
+        taken = Workshop::LessonFromZip.new(archive, archive.files.upload_path(upload[:id]), course_id: upload[:course_id],
+                                                                                             by: someone![:id]).call
         archive.uploads.cancel(upload)
         taken
       end

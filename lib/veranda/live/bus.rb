@@ -26,7 +26,9 @@ module Veranda
       def listen(on_entry:, on_transient:, on_review:, on_start:)
         heard = { Store::Log::CHANNEL => ->(payload) { hear_entry(payload, on_entry) },
                   TRANSIENT_CHANNEL => ->(payload) { hear_transient(payload, on_transient) }, REVIEW_CHANNEL => on_review }
-        @db.listen(heard.keys, loop: true, after_listen: ->(_) { on_start.call }) { |channel, _pid, payload| heard[channel].call(payload) }
+        @db.listen(heard.keys, loop: true, after_listen: lambda { |_|
+          on_start.call
+        }) { |channel, _pid, payload| heard[channel].call(payload) }
       end
 
       # @param lesson_id [String]

@@ -70,9 +70,7 @@ module Veranda
       # @param order [Store::Order]
       # @param peer [Peer]
       def submit(order, peer, &)
-        unless @listeners.listens?(order.stream, peer)
-          raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
-        end
+        raise Core::Refusal.new(:no_access, 'That board or class is not open to you.') unless @listeners.listens?(order.stream, peer)
 
         order.outside = outside(order) unless order.sitting || order.by.staff?
         @lane.submit(order, &)

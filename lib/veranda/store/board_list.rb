@@ -91,7 +91,9 @@ module Veranda
 
       def matching(word)
         like = "%#{@db[:boards].escape_like(word)}%"
-        [Sequel[:boards][:name], Sequel[:lessons][:title], :words, :authors].map { |column| Sequel.ilike(column, like) }.reduce(:|)
+        [Sequel[:boards][:name], Sequel[:lessons][:title], :words, :authors].map do |column|
+          Sequel.ilike(column, like)
+        end.reduce(:|)
       end
 
       def refresh(courses)
@@ -104,7 +106,8 @@ module Veranda
 
       def digest(id)
         board, seq, at = @log.state(stream(id))
-        facts = { seq: seq, at: at, pages: board.pages.length, marks: board.marks.length, words: board.words, authors: board.authors.values.join(', ') }
+        facts = { seq: seq, at: at, pages: board.pages.length, marks: board.marks.length, words: board.words,
+                  authors: board.authors.values.join(', ') }
         @db[:board_digests].insert_conflict(target: :board_id, update: facts).insert(board_id: id, **facts)
       end
     end

@@ -17,9 +17,13 @@ module Veranda
       # @return [String] id of the copy
       def lesson(lesson, starts_at:, course_id: lesson[:course_id])
         @db.transaction do
-          id = @archive.lessons.create(course_id: course_id, title: lesson[:title], starts_at: starts_at, minutes: lesson[:minutes])
-          boards = @archive.lessons.boards(lesson[:id]).to_h { |row| [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])] }
-          @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)), record_from: lesson[:record_from])
+          id = @archive.lessons.create(course_id: course_id, title: lesson[:title], starts_at: starts_at,
+                                       minutes: lesson[:minutes])
+          boards = @archive.lessons.boards(lesson[:id]).to_h do |row|
+            [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])]
+          end
+          @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)),
+                                             record_from: lesson[:record_from])
           id
         end
       end

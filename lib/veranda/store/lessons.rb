@@ -89,7 +89,9 @@ module Veranda
       private
 
       def tidy(row)
-        row&.merge(steps: JSON.parse(JSON.generate(row[:steps]), symbolize_names: true).map { |step| Core::Lessons::LessonContract::PLAIN.merge(step) })
+        row&.merge(steps: JSON.parse(JSON.generate(row[:steps]), symbolize_names: true).map do |step|
+          Core::Lessons::LessonContract::PLAIN.merge(step)
+        end)
       end
     end
   end

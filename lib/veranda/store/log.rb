@@ -107,7 +107,8 @@ module Veranda
       # @return [Object] the state of a stream as it was after one of its entries
       def state_after(name, seq)
         state, kept, = snapshot(name, last: seq)
-        Core::Streams::Fold.over(name, entries(name, after: kept, last: seq, without: Core::Streams::Fold::IDLE_KINDS), from: state)
+        Core::Streams::Fold.over(name, entries(name, after: kept, last: seq, without: Core::Streams::Fold::IDLE_KINDS),
+                                 from: state)
       end
 
       # @param name [String]

@@ -10,11 +10,15 @@ module Veranda
       # @param db [Sequel::Database]
       # @param entries [Array<Core::Streams::Entry>]
       def note(db, entries)
-        uses = entries.flat_map { |entry| materials(entry).map { |material| [material, Core::Streams::StreamName.id(entry.stream)] } }.uniq
+        uses = entries.flat_map do |entry|
+          materials(entry).map do |material|
+            [material, Core::Streams::StreamName.id(entry.stream)]
+          end
+        end.uniq
         return if uses.empty?
 
         known = db[:materials].where(id: uses.map(&:first)).select_map(:id)
-        uses = uses.select { |material, _| known.include?(material) }
+        uses = uses.find_all { |use| known.include?(use.first) }
         db[:material_uses].insert_conflict.import(%i[material_id board_id], uses)
       end
 
@@ -22,7 +26,9 @@ module Veranda
         case entry.kind
         when 'edited' then entry.body[:ops].filter_map { |op| op.dig(:mark, :material) }
         when 'taken_in'
-          entry.body[:marks].filter_map { |mark| mark[:material] } + entry.body[:pages].filter_map { |row| row.dig(:ground, :material) }
+          entry.body[:marks].filter_map { |mark| mark[:material] } + entry.body[:pages].filter_map do |row|
+            row.dig(:ground, :material)
+          end
         when 'laid', 'page_added' then (entry.body[:pages] || [entry.body]).filter_map { |row| row.dig(:ground, :material) }
         else []
         end

@@ -141,7 +141,8 @@ module Veranda
       def matching(word)
         like = "%#{@db[:materials].escape_like(word)}%"
         within = @db[:material_slides].where(Sequel.ilike(:words, like)).select(:material_id, :version)
-        Sequel.ilike(:title, like) | Sequel.ilike(Sequel.function(:array_to_string, :labels, ' '), like) | { %i[id version] => within }
+        Sequel.ilike(:title,
+                     like) | Sequel.ilike(Sequel.function(:array_to_string, :labels, ' '), like) | { %i[id version] => within }
       end
 
       def with_uses(materials)

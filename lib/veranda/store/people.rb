@@ -32,8 +32,9 @@ module Veranda
       # Everyone of a course with their address, if they have one.
       # @return [Array<Hash>] `{ name:, role:, address: }`
       def expected(course_id)
+        address = Sequel.function(:coalesce, Sequel[:people][:address], Sequel[:accounts][:email])
         @db[:memberships].join(:people, id: :person_id).left_join(:accounts, id: :account_id).where(course_id: course_id)
-                         .order(Sequel[:people][:name]).select(Sequel[:people][:name], :role, Sequel.function(:coalesce, Sequel[:people][:address], Sequel[:accounts][:email]).as(:address)).all
+                         .order(Sequel[:people][:name]).select(Sequel[:people][:name], :role, address.as(:address)).all
       end
 
       # @return [Array<Hash>, nil] a person's own sticks

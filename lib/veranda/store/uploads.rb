@@ -49,12 +49,13 @@ module Veranda
       def add(upload, offset, bytes)
         @db.transaction do
           row = @db[:uploads].where(id: upload[:id]).for_update.first
-          raise Core::Refusal.new(:wrong_offset, 'This piece does not follow the one before. It is sent again.') if offset != row[:received]
+          if offset != row[:received]
+            raise Core::Refusal.new(:wrong_offset,
+                                    'This piece does not follow the one before. It is sent again.')
+          end
 
           received = offset + bytes.bytesize
-          if received > row[:size]
-            raise Core::Refusal.new(:file_too_large, 'More came than was announced. Upload the file again.')
-          end
+          raise Core::Refusal.new(:file_too_large, 'More came than was announced. Upload the file again.') if received > row[:size]
 
           File.open(@files.upload_path(row[:id]), 'r+b') { |file| file.seek(offset) && file.write(bytes) }
           @db[:uploads].where(id: row[:id]).update(received: received)

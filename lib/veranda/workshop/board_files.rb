@@ -29,7 +29,8 @@ module Veranda
       # @return [String] a PNG
       def png(board, page)
         aside do |dir|
-          draw(dir, '-f', 'png', '-w', (Core::Boards::Mark::PAGE_WIDTH * SHARPNESS).to_s, '-o', 'page.png', write(dir, 1, svg(board, page)))
+          draw(dir, '-f', 'png', '-w', (Core::Boards::Mark::PAGE_WIDTH * SHARPNESS).to_s, '-o', 'page.png',
+               write(dir, 1, svg(board, page)))
           File.binread(File.join(dir, 'page.png'))
         end
       end
@@ -43,7 +44,12 @@ module Veranda
           parts = files.each_slice(AT_ONCE).with_index.map do |slice, i|
             "part#{i}.pdf".tap { |part| draw(dir, '-f', 'pdf', '-o', part, *slice) }
           end
-          parts.length > 1 ? run(dir, 'pdfunite', *parts, 'all.pdf') : FileUtils.mv(File.join(dir, parts.first), File.join(dir, 'all.pdf'))
+          if parts.length > 1
+            run(dir, 'pdfunite', *parts,
+                'all.pdf')
+          else
+            FileUtils.mv(File.join(dir, parts.first), File.join(dir, 'all.pdf'))
+          end
           File.binread(File.join(dir, 'all.pdf'))
         end
       end
@@ -51,8 +57,10 @@ module Veranda
       private
 
       # In a thread of its own, so that a server goes on meanwhile.
-      def aside(&work)
-        Thread.new { Dir.mktmpdir('boards', @archive.files.scratch) { |dir| work.call(dir) } }.tap { |thread| thread.report_on_exception = false }.value
+      def aside(&)
+        thread = Thread.new { Dir.mktmpdir('boards', @archive.files.scratch, &) }
+        thread.report_on_exception = false
+        thread.value
       end
 
       def write(dir, number, text)

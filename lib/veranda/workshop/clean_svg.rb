@@ -21,8 +21,8 @@ module Veranda
         feTile feTurbulence style switch
       ].freeze
       # Pictures may only be inside the file itself.
-      EMBEDDED = %r{\Adata:image/(png|jpeg|gif|webp);base64,}.freeze
-      REACHES_OUT = /@import|url\(\s*['"]?(?!#|data:image)|expression\(|javascript:|behavior\s*:/i.freeze
+      EMBEDDED = %r{\Adata:image/(png|jpeg|gif|webp);base64,}
+      REACHES_OUT = /@import|url\(\s*['"]?(?!#|data:image)|expression\(|javascript:|behavior\s*:/i
       MOST_ELEMENTS = 50_000
 
       module_function
@@ -43,7 +43,8 @@ module Veranda
         document.xpath('//*').reverse_each { |element| clean(element, dropped) }
         w, h = size(root)
         root['width'], root['height'] = w.to_s, h.to_s
-        Clean.new(text: root.to_xml, w: w, h: h, words: document.xpath('//*[local-name()="text"]').map(&:text).join("\n").strip, dropped: dropped.uniq)
+        Clean.new(text: root.to_xml, w: w, h: h, words: document.xpath('//*[local-name()="text"]').map(&:text).join("\n").strip,
+                  dropped: dropped.uniq)
       end
 
       def clean(element, dropped)
@@ -75,16 +76,18 @@ module Veranda
       end
       private_class_method :clean_attribute
 
-      # @return [Array(Integer, Integer)] px
+      # @return [Array(Integer, Integer)] px, as it says itself, else as its view box does, else as SVG has it for those that say nothing
       def size(root)
-        box = root['viewBox'].to_s.split(/[\s,]+/).map { |part| Float(part, exception: false) }
-        w, h = [root['width'], root['height']].map { |value| value.to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
-        w, h = box[2], box[3] unless w && h && w.positive? && h.positive?
-        w, h = 300.0, 150.0 unless w && h && w.positive? && h.positive?
-        root['viewBox'] ||= "0 0 #{w} #{h}"
-        [w, h].map { |value| value.round.clamp(1, 20_000) }
+        said = [root['width'], root['height']].map { |value| value.to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
+        box = root['viewBox'].to_s.split(/[\s,]+/).drop(2).map { |part| Float(part, exception: false) }
+        found = [said, box].find { |pair| extent?(pair) } || [300.0, 150.0]
+        root['viewBox'] ||= "0 0 #{found.join(' ')}"
+        found.map { |value| value.round.clamp(1, 20_000) }
       end
       private_class_method :size
+
+      def extent?(pair) = pair.length == 2 && pair.all? { |value| value&.positive? }
+      private_class_method :extent?
     end
   end
 end

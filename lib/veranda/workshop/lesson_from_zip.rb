@@ -37,7 +37,8 @@ module Veranda
       rescue ZipGuard::TooMuch
         raise Core::Refusal.new(:zip_too_large, 'This zip unpacks to more than is taken. Nothing was taken in.')
       rescue ZipGuard::Damaged, Zip::Error
-        raise Core::Refusal.new(:zip_damaged, 'This zip is damaged. Nothing was taken in. Save the lesson again where it came from.')
+        raise Core::Refusal.new(:zip_damaged,
+                                'This zip is damaged. Nothing was taken in. Save the lesson again where it came from.')
       end
 
       private
@@ -57,12 +58,14 @@ module Veranda
       end
 
       def part(name)
-        @zip.find_entry(name) || raise(Core::Refusal.new(:zip_incomplete, "“#{name}” is missing in this zip. Nothing was taken in."))
+        @zip.find_entry(name) || raise(Core::Refusal.new(:zip_incomplete,
+                                                         "“#{name}” is missing in this zip. Nothing was taken in."))
       end
 
       def build(facts)
         materials = facts[:materials].to_h { |material| [material[:id], take(material)] }
-        lesson = @archive.lessons.create(course_id: @course_id, title: facts[:title], starts_at: @starts_at, minutes: facts[:minutes])
+        lesson = @archive.lessons.create(course_id: @course_id, title: facts[:title], starts_at: @starts_at,
+                                         minutes: facts[:minutes])
         boards = facts[:boards].to_h { |board| [board[:id], board(board, lesson, materials)] }
         steps = facts[:steps].map { |step| step(step, boards, materials) }
         @archive.db[:lessons].where(id: lesson).update(steps: Sequel.pg_jsonb(steps), record_from: facts[:record_from])
@@ -82,7 +85,8 @@ module Veranda
 
       def board(board, lesson, materials)
         pages = board[:pages].map { |name| Core::Boards::SvgReader.new(read(part(name))).call }
-        id = @archive.lessons.add_board(lesson, name: board[:name], audience: board[:audience], outside: board[:outside], first_page: board[:first_page])
+        id = @archive.lessons.add_board(lesson, name: board[:name], audience: board[:audience], outside: board[:outside],
+                                                first_page: board[:first_page])
         order = Store::Order.of('board.take_in', input(pages, materials), stream: Core::Streams::StreamName.board(id), by: Store::Slides::HOUSE)
         at = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
         outcome = Store::Performer.new(@archive.log).perform([order], at: at).first
@@ -94,7 +98,11 @@ module Veranda
       def input(pages, materials)
         marks = pages.flat_map(&:marks).map { |mark| at_home(mark, materials) }
         authors = pages.map(&:authors).reduce({}, :merge).map { |id, name| { id: home(id), name: name } }
-        facts = pages.map { |page| { page: page.id, **(page.facts || {}) }.then { |row| row[:ground] ? row.merge(ground: at_home(row[:ground], materials)) : row } }
+        facts = pages.map do |page|
+          { page: page.id, **(page.facts || {}) }.then do |row|
+            row[:ground] ? row.merge(ground: at_home(row[:ground], materials)) : row
+          end
+        end
         JSON.parse(JSON.generate(pages: facts, marks: marks, authors: authors))
       end
 
@@ -104,7 +112,8 @@ module Veranda
         return facts unless facts[:material]
 
         id = materials[facts[:material]] or
-          raise Core::Refusal.new(:zip_incomplete, 'A board in this zip shows a material that is not in it. Nothing was taken in.')
+          raise Core::Refusal.new(:zip_incomplete,
+                                  'A board in this zip shows a material that is not in it. Nothing was taken in.')
         facts.merge(material: id, version: 1)
       end
 

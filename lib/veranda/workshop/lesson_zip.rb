@@ -42,7 +42,11 @@ module Veranda
         state, = @archive.log.state(Core::Streams::StreamName.board(row[:id]))
         folder = "boards/#{number}-#{Core::Materials::FileName.plain(row[:name])}"
         pages = state.pages.each_with_index.map do |page, i|
-          "#{folder}/#{i + 1}.svg".tap { |name| @files[name] = -> { BoardFiles.new(@archive).svg(state, page, title: row[:name]) } }
+          "#{folder}/#{i + 1}.svg".tap do |name|
+            @files[name] = lambda {
+              BoardFiles.new(@archive).svg(state, page, title: row[:name])
+            }
+          end
         end
         row.slice(:id, :name, :audience, :outside, :first_page).merge(pages: pages)
       end
@@ -52,7 +56,8 @@ module Veranda
           material = @archive.materials.fetch(id)
           next unless material[:original] && @archive.files.exist?(material[:original])
 
-          file = "materials/#{id}/#{Core::Materials::FileName.plain(File.basename(material[:name], '.*'))}#{File.extname(material[:name])[/\A\.\w{1,5}\z/]}"
+          file = "materials/#{id}/#{Core::Materials::FileName.plain(File.basename(material[:name],
+                                                                                  '.*'))}#{File.extname(material[:name])[/\A\.\w{1,5}\z/]}"
           @files[file] = -> { File.binread(@archive.files.path(material[:original])) }
           material.slice(:id, :title, :labels, :name, :version).merge(file: file)
         end
@@ -60,7 +65,9 @@ module Veranda
 
       def used
         boards = @archive.lessons.boards(@lesson[:id]).map { |row| row[:id] }
-        @archive.db[:material_uses].where(board_id: boards).select_map(:material_id) | @lesson[:steps].filter_map { |step| step[:material] }
+        @archive.db[:material_uses].where(board_id: boards).select_map(:material_id) | @lesson[:steps].filter_map do |step|
+          step[:material]
+        end
       end
     end
   end

@@ -76,17 +76,26 @@ module Veranda
 
       def pdf(path, dir, saved: nil)
         document = Pdf.new(path, dir)
-        count = begin
-          document.count
-        rescue Pdf::Damaged
-          raise if saved
+        count = count(document)
+        return rescue_pdf(path, dir) if count.nil? && saved.nil?
+        raise Pdf::Damaged unless count
 
-          return rescue_pdf(path, dir)
-        end
         damaged = saved || document.damaged?
         empty, made = slides(document, count)
-        whole = damaged && made < [count, Core::Materials::Limits::MOST_SLIDES].min ? { saved: made, promised: count } : ({ saved: made } if saved)
-        { slides: saved ? made : count, empty: empty, **(whole || {}) }
+        { slides: saved ? made : count, empty: empty, **damage(damaged, saved, made, count) }
+      end
+
+      # @return [Integer, nil] nil when nobody can say
+      def count(document)
+        document.count
+      rescue Pdf::Damaged
+        nil
+      end
+
+      def damage(damaged, saved, made, count)
+        return { saved: made } if saved
+
+        damaged && made < [count, Core::Materials::Limits::MOST_SLIDES].min ? { saved: made, promised: count } : {}
       end
 
       # The table of pages is gone; perhaps pages are left.
@@ -141,7 +150,8 @@ module Veranda
         number = slide[:slide]
         picture = files.move(slide[:path], name("slides/#{number}"))
         thumbnail = files.move(slide[:thumbnail], name("slides/#{number}-small.png"))
-        materials.add_slide(@id, @version, picture: picture, thumbnail: thumbnail, **slide.slice(:slide, :w, :h, :type, :words, :tones))
+        materials.add_slide(@id, @version, picture: picture, thumbnail: thumbnail,
+                                           **slide.slice(:slide, :w, :h, :type, :words, :tones))
       end
 
       def files = Work.archive.files

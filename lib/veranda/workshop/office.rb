@@ -10,9 +10,11 @@ module Veranda
     class Office
       # Names in OOXML that stand for the fonts of the theme.
       THEME = { '+mn-lt' => 'minorFont', '+mj-lt' => 'majorFont' }.freeze
-      ODF_MOVEMENT = './/*[contains(namespace-uri(), "animation") and (starts-with(local-name(), "animate") or local-name()="transitionFilter")]'
+      MOVEMENT = %w[anim animEffect animMotion animScale animRot animClr].freeze
+      ODF_MOVEMENT = './/*[contains(namespace-uri(), "animation")]' \
+                     '[starts-with(local-name(), "animate") or local-name()="transitionFilter"]'
       # Symbols are drawn by fonts that documents name without needing their letters.
-      SYMBOLS = /symbol|wingdings|webdings|dingbats/i.freeze
+      SYMBOLS = /symbol|wingdings|webdings|dingbats/i
 
       # @param path [String]
       # @param type [String] media type
@@ -40,7 +42,8 @@ module Veranda
       # @return [Hash{String => String, nil}] what stands in for each font that the document asks for in vain
       def missing_fonts(there)
         missing = wanted_fonts.grep_v(SYMBOLS).reject { |font| there.any? { |name| same?(font, name) } }
-        spare = there.reject { |name| wanted_fonts.any? { |font| same?(font, name) } }.map { |name| name.split(/[-,]/).first }.uniq
+        spare = there.reject { |name| wanted_fonts.any? { |font| same?(font, name) } }
+        spare = spare.map { |name| name.split(/[-,]/).first }.uniq
         missing.to_h { |font| [font, spare.length == 1 || missing.length == 1 ? spaced(spare.first) : nil] }
       end
 
@@ -59,7 +62,11 @@ module Veranda
       def profile = File.join(@dir, 'profile')
 
       def part(name) = Zip::File.open(@path) { |zip| zip.find_entry(name)&.get_input_stream&.read }
-      def parts(pattern) = Zip::File.open(@path) { |zip| zip.glob(pattern).to_h { |entry| [entry.name, entry.get_input_stream.read] } }
+
+      def parts(pattern)
+        Zip::File.open(@path) { |zip| zip.glob(pattern).to_h { |entry| [entry.name, entry.get_input_stream.read] } }
+      end
+
       def xml(text) = Nokogiri::XML(text) { |config| config.nonet.nocdata }
 
       def slide_parts
@@ -67,8 +74,8 @@ module Veranda
       end
 
       def moves?(slide)
-        names = slide.xpath('//*[local-name()="timing"]//*').map(&:name)
-        (names & %w[anim animEffect animMotion animScale animRot animClr]).any? || slide.xpath('//*[local-name()="transition"]').any?
+        moving = slide.xpath('//*[local-name()="timing"]//*').any? { |element| MOVEMENT.include?(element.name) }
+        moving || slide.xpath('//*[local-name()="transition"]').any?
       end
 
       def odp_pages
@@ -82,13 +89,17 @@ module Veranda
       # Fonts that slides, their masters and paragraphs ask for; themes name many more that nothing uses.
       def ooxml_fonts
         texts = parts('{ppt/slides,ppt/slideLayouts,ppt/slideMasters,word}/*.xml').values.map { |text| xml(text) }
-        asked = texts.flat_map { |text| text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value) }
+        asked = texts.flat_map do |text|
+          text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value)
+        end
         asked.uniq.flat_map { |font| THEME[font] ? theme_fonts.fetch(THEME[font], []) : [font] }
       end
 
       def theme_fonts
         theme = parts('{ppt,word}/theme/theme1.xml').values.first or return {}
-        @theme_fonts ||= THEME.each_value.to_h { |name| [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)] }
+        @theme_fonts ||= THEME.each_value.to_h do |name|
+          [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)]
+        end
       end
 
       # Styles name font faces, and faces name families.

@@ -65,13 +65,15 @@ module Veranda
           pages.each_with_index do |number, i|
             path, type = picture(number)
             w, h = sizes.fetch(i) { raise Tool::Failed, 'no such page' }
-            yield(slide: number, w: w, h: h, path: path, type: type, thumbnail: thumbnails.fetch(i), words: words[i].to_s, tones: tones[i] || [],
-                  empty: words[i].to_s.empty? && alike?(tones[i] || []) && blank?(path, type))
+            colours = tones[i] || []
+            said = words[i].to_s
+            yield(slide: number, w: w, h: h, path: path, type: type, thumbnail: thumbnails.fetch(i), words: said, tones: colours,
+                  empty: said.empty? && alike?(colours) && blank?(path, type))
           end
         end
       rescue Tool::TooLong
         raise
-      rescue Tool::Failed, KeyError, IndexError
+      rescue Tool::Failed, IndexError
         # What was read until here stays.
       end
 
@@ -91,7 +93,8 @@ module Veranda
       def batches(last) = [[1], *(2..last).each_slice(BATCH)]
 
       def png(number, width, name)
-        run('pdftocairo', '-png', '-singlefile', '-scale-to-x', width.to_s, '-scale-to-y', '-1', *only(number), @path, File.join(@dir, name))
+        run('pdftocairo', '-png', '-singlefile', '-scale-to-x', width.to_s, '-scale-to-y', '-1', *only(number), @path,
+            File.join(@dir, name))
         File.join(@dir, "#{name}.png")
       end
 
@@ -100,13 +103,15 @@ module Veranda
 
       # @return [Array<String>] paths, in order
       def thumbnails(pages)
-        run('pdftocairo', '-png', '-scale-to-x', THUMBNAIL.to_s, '-scale-to-y', '-1', *span(pages), @path, File.join(@dir, "small#{pages.first}"))
+        run('pdftocairo', '-png', '-scale-to-x', THUMBNAIL.to_s, '-scale-to-y', '-1', *span(pages), @path,
+            File.join(@dir, "small#{pages.first}"))
         made("small#{pages.first}-*.png")
       end
 
       # @return [Array<Array<String>>] `#RRGGBB` of each page, row by row
       def tones(pages)
-        run('pdftoppm', '-scale-to-x', ACROSS.to_s, '-scale-to-y', DOWN.to_s, *span(pages), @path, File.join(@dir, "tones#{pages.first}"))
+        run('pdftoppm', '-scale-to-x', ACROSS.to_s, '-scale-to-y', DOWN.to_s, *span(pages), @path,
+            File.join(@dir, "tones#{pages.first}"))
         made("tones#{pages.first}-*.ppm").map { |path| Ppm.colours(path) }
       end
 
@@ -134,7 +139,9 @@ module Veranda
       end
 
       # Thin lines leave no trace in the tones, but they do in the vector picture.
-      def blank?(path, type) = type != 'image/svg+xml' || !File.read(path).match?(/<(path|use|image|g id="source)[^>]*[^>]stroke="rgb|<image|<use/)
+      def blank?(path, type)
+        type != 'image/svg+xml' || !File.read(path).match?(/<(path|use|image|g id="source)[^>]*[^>]stroke="rgb|<image|<use/)
+      end
     end
   end
 end

@@ -32,7 +32,8 @@ module Veranda
         within_limits!
         made = convert('whole', LONGEST, ending)
         w, h = size(made)
-        { slide: 1, w: w, h: h, path: made, type: "image/#{ending.sub('jpg', 'jpeg')}", thumbnail: convert('small', Pdf::THUMBNAIL, 'png', pages: ''),
+        thumbnail = convert('small', Pdf::THUMBNAIL, 'png', pages: '')
+        { slide: 1, w: w, h: h, path: made, type: "image/#{ending.sub('jpg', 'jpeg')}", thumbnail: thumbnail,
           words: '', tones: tones, empty: false }
       end
 
@@ -52,15 +53,15 @@ module Veranda
 
       def convert(name, longest, ending, pages: @type == 'image/gif' ? '[n=-1]' : '')
         quality = { 'jpg' => '[Q=88,strip]', 'webp' => '[Q=88,strip]', 'png' => '[strip]' }.fetch(ending)
-        Tool.run('vipsthumbnail', "#{@path}#{pages}", '--size', "#{longest}x#{longest}>", '-o', "#{File.join(@dir, name)}.#{ending}#{quality}",
-                 dir: @dir, seconds: 90)
+        to = "#{File.join(@dir, name)}.#{ending}#{quality}"
+        Tool.run('vipsthumbnail', "#{@path}#{pages}", '--size', "#{longest}x#{longest}>", '-o', to, dir: @dir, seconds: 90)
         File.join(@dir, "#{name}.#{ending}")
       end
 
       def tones
         grid = File.join(@dir, 'tones.ppm')
-        Tool.run('vips', 'thumbnail', File.join(@dir, 'small.png'), grid, Pdf::ACROSS.to_s, '--height', Pdf::DOWN.to_s, '--size', 'force', dir: @dir,
-                                                                                                                                    seconds: 20)
+        size = [Pdf::ACROSS.to_s, '--height', Pdf::DOWN.to_s, '--size', 'force']
+        Tool.run('vips', 'thumbnail', File.join(@dir, 'small.png'), grid, *size, dir: @dir, seconds: 20)
         Ppm.colours(grid)
       rescue Tool::Failed
         []

@@ -13,7 +13,9 @@ module Veranda
       # @param to [String] where the saved pages go
       # @return [Integer, nil] how many were saved; nil when none could be
       def call(path, to)
-        doc = HexaPDF::Document.open(path, config: { 'parser.try_xref_reconstruction' => true, 'parser.on_correctable_error' => ->(*) { false } })
+        doc = HexaPDF::Document.open(path, config: { 'parser.try_xref_reconstruction' => true, 'parser.on_correctable_error' => lambda { |*|
+          false
+        } })
         found = pages(doc)
         return if found.empty?
 
@@ -21,7 +23,7 @@ module Veranda
         found.each { |page| saved.pages << saved.import(page) }
         saved.write(to, optimize: false, validate: false)
         found.length
-      rescue HexaPDF::Error, StandardError
+      rescue StandardError
         # A file can be broken in more ways than the library has names for.
         nil
       end

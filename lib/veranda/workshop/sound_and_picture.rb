@@ -41,7 +41,8 @@ module Veranda
       def run(*command) = Tool.run(*command, dir: @dir, seconds: 120)
 
       def probe
-        @probe ||= JSON.parse(run('ffprobe', '-v', 'error', '-protocol_whitelist', 'file', '-show_format', '-show_streams', '-of', 'json', @path))
+        @probe ||= JSON.parse(run('ffprobe', '-v', 'error', '-protocol_whitelist', 'file', '-show_format', '-show_streams',
+                                  '-of', 'json', @path))
       end
 
       def streams = probe['streams'] || []
@@ -49,14 +50,17 @@ module Veranda
       def sound = streams.find { |stream| stream['codec_type'] == 'audio' }
 
       def seconds
-        value = Float(probe.dig('format', 'duration') || streams.filter_map { |stream| stream['duration'] }.first || raise(Tool::Failed, 'no length'))
+        value = Float(probe.dig('format', 'duration') || streams.filter_map do |stream|
+          stream['duration']
+        end.first || raise(Tool::Failed, 'no length'))
         value.clamp(0, LONGEST).round(3)
       end
 
       # The greatest loudness in each of as many stretches as there are bars.
       def waveform
         raw = File.join(@dir, 'sound.raw')
-        run('ffmpeg', '-nostdin', '-v', 'error', '-t', LONGEST.to_s, '-i', @path, '-vn', '-ac', '1', '-ar', RATE.to_s, '-f', 's16le', '-y', raw)
+        run('ffmpeg', '-nostdin', '-v', 'error', '-t', LONGEST.to_s, '-i', @path, '-vn', '-ac', '1', '-ar', RATE.to_s, '-f',
+            's16le', '-y', raw)
         samples = File.binread(raw).unpack('s<*')
         return [] if samples.empty?
 

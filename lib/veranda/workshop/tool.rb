@@ -42,7 +42,7 @@ module Veranda
         limits = ['prlimit', "--as=#{memory}", "--cpu=#{(2 * seconds).ceil}", "--fsize=#{2 * GIGABYTE}", '--core=0', '--']
         plain = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
         Process.spawn(plain.merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
-                                                              in: '/dev/null', out: said.path, err: wrong.path)
+                                                                           in: '/dev/null', out: said.path, err: wrong.path)
       end
       private_class_method :start
 

@@ -23,8 +23,10 @@ module Veranda
         made = File.join(@dir, 'clean.svg')
         File.write(made, clean.text)
         small = File.join(@dir, 'small.png')
-        Tool.run('rsvg-convert', '-w', Pdf::THUMBNAIL.to_s, '-a', '-b', Core::Boards::Inks::PAPER, '-o', small, made, dir: @dir, seconds: 30)
-        { slide: 1, w: clean.w, h: clean.h, path: made, type: 'image/svg+xml', thumbnail: small, words: clean.words, tones: [], empty: false }
+        Tool.run('rsvg-convert', '-w', Pdf::THUMBNAIL.to_s, '-a', '-b', Core::Boards::Inks::PAPER, '-o', small, made, dir: @dir,
+                                                                                                                      seconds: 30)
+        { slide: 1, w: clean.w, h: clean.h, path: made, type: 'image/svg+xml', thumbnail: small, words: clean.words, tones: [],
+          empty: false }
       end
     end
   end

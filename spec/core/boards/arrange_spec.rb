@@ -82,7 +82,11 @@ RSpec.describe 'Arranging marks' do
   it 'leaves locked marks to staff' do
     put(box('a', 0, 0, locked: true), box('b', 50, 50))
     hall = sitting
-    expect { board(sitting: hall).tap { |other| other.do(odalys, 'board.put', { marks: [box('a', 0, 0, locked: true), box('b', 9, 9)] }) }.do(person(:farah), 'board.arrange', { ids: %w[a b], way: 'left' }) }
+    expect do
+      board(sitting: hall).tap do |other|
+        other.do(odalys, 'board.put', { marks: [box('a', 0, 0, locked: true), box('b', 9, 9)] })
+      end.do(person(:farah), 'board.arrange', { ids: %w[a b], way: 'left' })
+    end
       .to refusing(:mark_locked)
   end
 end

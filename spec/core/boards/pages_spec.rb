@@ -74,7 +74,7 @@ RSpec.describe 'Pages of a board' do
   end
 
   it 'lets students work on it outside of class only when it is given to them for that' do
-    put = -> { track.do(person(:farah), 'board.put', { marks: [stroke("m1")] }) }
+    put = -> { track.do(person(:farah), 'board.put', { marks: [stroke('m1')] }) }
     expect(&put).to refusing(:no_class)
     track.outside = 'read'
     expect(&put).to refusing(:board_for_reading)

@@ -52,7 +52,9 @@ RSpec.describe Core::Boards::Straighten do
 
   it 'changes the stroke on the board, says how sure it was, and one undo brings the stroke back' do
     track = board
-    track.do(person(:odalys), 'board.put', { marks: [{ id: 'm', page: 'p1', kind: 'stroke', x: 400, y: 300, width: 4, ink: 'lake', points: round_trip(140, 90, 5).map { |n| n.round(1) } }] })
+    track.do(person(:odalys), 'board.put', { marks: [{ id: 'm', page: 'p1', kind: 'stroke', x: 400, y: 300, width: 4, ink: 'lake', points: round_trip(140, 90, 5).map do |n|
+      n.round(1)
+    end }] })
     before = track.state.marks['m']
     entry = track.do(person(:odalys), 'board.straighten', { ids: ['m'] })
 

@@ -63,7 +63,7 @@ RSpec.describe 'A page as SVG' do
     svg = REXML::Document.new(text).root
 
     expect(svg.attributes['viewBox']).to eq('0 0 1600 900')
-    expect(svg.elements.map { |element| element.attributes['class'] }.compact).to eq(%w[paper ground mark])
+    expect(svg.elements.filter_map { |element| element.attributes['class'] }).to eq(%w[paper ground mark])
     expect(svg.get_elements('image').first.attributes['href']).to eq('data:deck-1-1')
     expect(read(text).facts).to eq(ground: { material: 'deck', version: 1, slide: 1, w: 960, h: 540 })
   end

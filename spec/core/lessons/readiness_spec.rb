@@ -50,9 +50,10 @@ RSpec.describe Core::Lessons::Readiness do
 
   it 'finds materials that failed, wait or may look different' do
     materials = [{ id: 'a', title: 'Lights', state: 'failed', findings: [] }, { id: 'b', title: 'Tides', state: 'working', findings: [] },
-                 { id: 'c', title: 'Chart', state: 'ready', findings: [{ code: 'font_missing' }] }, { id: 'd', title: 'Fine', state: 'ready', findings: [] }]
+                 { id: 'c', title: 'Chart', state: 'ready', findings: [{ code: 'font_missing' }] }, { id: 'd', title: 'Fine', state: 'ready', findings: [] },
+                 { id: 'e', title: 'Deck', state: 'ready', findings: [], newer: 'failed' }]
     expect(found(materials: materials).map { |one| one.values_at(:code, :material) })
-      .to eq([[:material_failed, 'a'], [:material_waiting, 'b'], [:material_doubtful, 'c']])
+      .to eq([[:material_failed, 'a'], [:material_waiting, 'b'], [:material_doubtful, 'c'], [:material_failed, 'e']])
   end
 
   it 'finds students without an address and boards that stay empty' do

@@ -67,6 +67,13 @@ function Paper(props: Props & { board: BoardState; you: You }) {
   const [ink, setInk] = useState<Ink>('slate');
   const [panel, setPanel] = useState<Panel | null>(null);
   const [only, setOnly] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<readonly string[]>(wanted ? [wanted] : []);
+  const [sought, setSought] = useState(wanted);
+  if (sought !== wanted) {
+    setSought(wanted);
+    setChosen(wanted ? [wanted] : []);
+    setTool(SELECT);
+  }
   const { marks } = board;
   const settled = useMemo(() => (mark: string) => marks.has(mark), [marks]);
   const glimpses = useGlimpses(id, you.id, settled);
@@ -171,7 +178,7 @@ function Paper(props: Props & { board: BoardState; you: You }) {
           glimpses={glimpses}
           view={view}
           only={panel === 'people' ? only : null}
-          wanted={wanted}
+          wanted={chosen}
           onFiles={(files, at) => void bringing.bring(files, at)}
         >
           {tools}
@@ -202,6 +209,10 @@ function Paper(props: Props & { board: BoardState; you: You }) {
             only={only}
             onOnly={setOnly}
             onTakeOff={(person) => void commands.clear(shown, person)}
+            onChoose={(ids) => {
+              setTool(SELECT);
+              setChosen(ids);
+            }}
             onClose={() => setPanel(null)}
           />
         )}

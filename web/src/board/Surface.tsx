@@ -54,8 +54,8 @@ interface Props {
   view: Omit<ReturnType<typeof useView>, 'holder'>;
   /** The one person whose marks stand out. */
   only?: string | null;
-  /** A mark to be shown as soon as it is there, and chosen. */
-  wanted?: string | null;
+  /** Marks to be chosen as soon as they are there; another list chooses anew. */
+  wanted: readonly string[];
   onFiles: (files: File[], at: [number, number]) => void;
   children?: (hold: Hold) => ReactNode;
 }
@@ -110,10 +110,14 @@ export function Surface(props: Props) {
   useEffect(() => clear(), [page, selecting, clear]);
   const { cancel } = polygon;
   useEffect(() => cancel(), [page, tool, cancel]);
-  const wanted = props.wanted && board.marks.get(props.wanted)?.page === page ? props.wanted : null;
+  const { wanted } = props;
+  const given = useRef<readonly string[]>(null);
   useEffect(() => {
-    if (wanted) select([wanted]);
-  }, [wanted, select]);
+    if (given.current === wanted || !selecting) return;
+    if (wanted.some((id) => board.marks.get(id)?.page !== page)) return;
+    select(wanted);
+    given.current = wanted;
+  }, [wanted, selecting, board.marks, page, select]);
 
   const write = (kind: 'text' | 'note', x: number, y: number, text = '') =>
     setWriting({

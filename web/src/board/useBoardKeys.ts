@@ -36,7 +36,10 @@ export function useBoardKeys({ marks, selecting, selection, actions, commands, z
     if (event.key === ' ' && focused) selection.toggle(focused);
     else if (event.key === 'Enter') onEnter(focused);
     else if ((event.key === 'Delete' || event.key === 'Backspace') && box) actions.takeOff();
-    else if (arrow && box) {
+    else if (arrow && box && event.altKey) {
+      const [w, h] = [Math.max(box.w + arrow[0] * NUDGE, NUDGE), Math.max(box.h + arrow[1] * NUDGE, NUDGE)];
+      commands.change(selection.changesTo({ ...box, w, h }));
+    } else if (arrow && box) {
       const step = event.shiftKey ? FINE : NUDGE;
       commands.change(selection.changesTo({ ...box, x: box.x + arrow[0] * step, y: box.y + arrow[1] * step }));
     } else if (arrow) zoom.pan(arrow[0] * 60, arrow[1] * 60);

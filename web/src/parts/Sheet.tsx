@@ -6,6 +6,7 @@ import { useLive } from '../live/hooks';
 import type { Timing } from '../live/protocol';
 import { currentStep, type SittingState } from '../live/sitting';
 import { firstName } from './people';
+import { MaterialAtHand } from './MaterialAtHand';
 import { StepCues } from './StepCues';
 
 interface Props {
@@ -78,6 +79,7 @@ export function Sheet({ sitting, notes, timing, age }: Props) {
       )}
       {timing && timing.squeeze.length > 0 && <Late sitting={sitting} timing={timing} />}
       {step && <StepCues sitting={sitting} step={step} />}
+      {step?.material && <MaterialAtHand id={step.material} />}
       <BoardChoice sitting={sitting} />
       <Box sx={{ flex: 1 }} />
       <Rules sitting={sitting} />

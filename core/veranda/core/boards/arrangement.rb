@@ -56,18 +56,22 @@ module Veranda
 
         def line_up(pieces, way)
           all = Piece.of(pieces.flat_map(&:marks))
-          merge(pieces) do |piece|
-            case way
-            when 'left' then piece.to(all.x, piece.y)
-            when 'centre' then piece.to(all.x + (all.w - piece.w) / 2.0, piece.y)
-            when 'right' then piece.to(all.x + all.w - piece.w, piece.y)
-            when 'top' then piece.to(piece.x, all.y)
-            when 'middle' then piece.to(piece.x, all.y + (all.h - piece.h) / 2.0)
-            else piece.to(piece.x, all.y + all.h - piece.h)
-            end
-          end
+          merge(pieces) { |piece| piece.to(*lined(piece, all, way)) }
         end
         private_class_method :line_up
+
+        # @return [Array(Numeric, Numeric)] where the corner of a piece comes
+        def lined(piece, all, way)
+          case way
+          when 'left' then [all.x, piece.y]
+          when 'centre' then [all.x + (all.w - piece.w) / 2.0, piece.y]
+          when 'right' then [all.x + all.w - piece.w, piece.y]
+          when 'top' then [piece.x, all.y]
+          when 'middle' then [piece.x, all.y + (all.h - piece.h) / 2.0]
+          else [piece.x, all.y + all.h - piece.h]
+          end
+        end
+        private_class_method :lined
 
         # Equal gaps between neighbours, which may be below zero when the pieces are too large.
         def space(pieces, way)
@@ -125,7 +129,7 @@ module Veranda
         end
         private_class_method :past_neighbour
 
-        def merge(pieces, &block) = pieces.map(&block).reduce({}, :merge)
+        def merge(pieces, &) = pieces.map(&).reduce({}, :merge)
         private_class_method :merge
       end
     end

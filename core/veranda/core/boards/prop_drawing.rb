@@ -59,24 +59,34 @@ module Veranda
           end
         end
 
-        def draw_spinner
+        # Each label with the angles between which its part lies, in radians clockwise from the top.
+        def parts
           weights = @settings[:weights] || [1] * @settings[:labels].length
-          radius = [@w, @h].min / 2.0
           from = -(@shows[:turn] || 0) * Math::PI / 180
-          @settings[:labels].zip(weights).each_with_index do |(label, weight), i|
-            to = from + 2 * Math::PI * weight / weights.sum
+          @settings[:labels].zip(weights).map do |label, weight|
+            start = from
+            [label, start, from += 2 * Math::PI * weight / weights.sum]
+          end
+        end
+
+        def draw_spinner
+          radius = [@w, @h].min / 2.0
+          parts.each_with_index do |(label, from, to), i|
             slice(radius, from, to, i)
             middle = (from + to) / 2
             words(label, radius * (1 + 0.62 * Math.sin(middle)), radius * (1 - 0.62 * Math.cos(middle)) + 6, 20)
-            from = to
           end
-          @group.add_element('path', 'd' => "M#{number(radius - 10)} -6L#{number(radius + 10)} -6L#{number(radius)} 16Z", 'fill' => @ink)
+          @group.add_element('path', 'd' => "M#{number(radius - 10)} -6L#{number(radius + 10)} -6L#{number(radius)} 16Z",
+                                     'fill' => @ink)
         end
 
         def slice(radius, from, to, index)
-          one, other = [from, to].map { |turn| "#{number(radius * (1 + Math.sin(turn)))} #{number(radius * (1 - Math.cos(turn)))}" }
+          one, other = [from, to].map do |turn|
+            "#{number(radius * (1 + Math.sin(turn)))} #{number(radius * (1 - Math.cos(turn)))}"
+          end
           large = to - from > Math::PI ? 1 : 0
-          @group.add_element('path', 'd' => "M#{number(radius)} #{number(radius)}L#{one}A#{number(radius)} #{number(radius)} 0 #{large} 1 #{other}Z",
+          r = number(radius)
+          @group.add_element('path', 'd' => "M#{r} #{r}L#{one}A#{r} #{r} 0 #{large} 1 #{other}Z",
                                      'fill' => Inks::WASHES.values[index % Inks::WASHES.length], 'stroke' => HAIRLINE)
         end
 
@@ -87,7 +97,8 @@ module Veranda
             return @group.add_element('polygon', 'points' => points, 'fill' => @ink, 'stroke' => PANEL, 'stroke-width' => '3')
           end
 
-          @group.add_element('ellipse', 'cx' => number(@w / 2.0), 'cy' => number(@h / 2.0), 'rx' => number(@w * 0.46), 'ry' => number(@h * 0.46),
+          place = { cx: @w / 2.0, cy: @h / 2.0, rx: @w * 0.46, ry: @h * 0.46 }.to_h { |name, value| [name.to_s, number(value)] }
+          @group.add_element('ellipse', **place,
                                         'fill' => @ink, 'stroke' => PANEL, 'stroke-width' => '3')
         end
 

@@ -41,7 +41,13 @@ module Veranda
 
         # The half width of the stroke over its points, as a line of its own.
         def edge(press, width, first, final)
-          Array.new(2 * (final + 1)) { |i| i < 2 * first ? 0 : (i.even? ? i / 2 * width : press[i / 2] * width / 2.0) }
+          Array.new(2 * (final + 1)) do |i|
+            if i < 2 * first
+              0
+            else
+              (i.even? ? i / 2 * width : press[i / 2] * width / 2.0)
+            end
+          end
         end
         private_class_method :edge
 

@@ -45,7 +45,12 @@ module Veranda
 
           length = pairs.each_cons(2).sum { |one, other| distance(one, other) }
           closed = distance(pairs.first, pairs.last) < CLOSED * length
-          shapes = closed ? [ellipse(pairs, size), rectangle(pairs, size), polygon(pairs, size)] : [line(pairs), arrow(pairs, size)]
+          shapes = if closed
+                     [ellipse(pairs, size), rectangle(pairs, size),
+                      polygon(pairs, size)]
+                   else
+                     [line(pairs), arrow(pairs, size)]
+                   end
           shapes.compact
         end
         private_class_method :candidates
@@ -66,7 +71,9 @@ module Veranda
           from, tip = corners[0], corners[1]
           shaft = distance(from, tip)
           rest = corners.drop(2)
-          return unless rest.all? { |corner| distance(corner, tip) < HEAD * shaft } && rest.any? { |corner| backward?(from, tip, corner) }
+          return unless rest.all? { |corner| distance(corner, tip) < HEAD * shaft } && rest.any? do |corner|
+            backward?(from, tip, corner)
+          end
 
           last = pairs.index(tip)
           off = mean(pairs.take(last + 1)) { |pair| Simplify.to_segment(*pair, *from, *tip) }
@@ -75,7 +82,7 @@ module Veranda
         private_class_method :arrow
 
         def backward?(from, tip, corner)
-          (tip[0] - from[0]) * (corner[0] - tip[0]) + (tip[1] - from[1]) * (corner[1] - tip[1]) < 0
+          ((tip[0] - from[0]) * (corner[0] - tip[0]) + (tip[1] - from[1]) * (corner[1] - tip[1])).negative?
         end
         private_class_method :backward?
 
@@ -85,7 +92,11 @@ module Veranda
 
           off = mean(pairs) { |px, py| [(px - x).abs, (px - x - w).abs, (py - y).abs, (py - y - h).abs].min }
           # All four corners have to be visited; an ellipse visits none.
-          missed = [[x, y], [x + w, y], [x, y + h], [x + w, y + h]].map { |corner| pairs.map { |pair| distance(pair, corner) }.min }
+          missed = [[x, y], [x + w, y], [x, y + h], [x + w, y + h]].map do |corner|
+            pairs.map do |pair|
+              distance(pair, corner)
+            end.min
+          end
           guess('rectangle', [off, missed.sum / 4.0 * 0.5].max, size, x: x, y: y, w: w, h: h)
         end
         private_class_method :rectangle
@@ -141,7 +152,7 @@ module Veranda
         end
         private_class_method :extent
 
-        def mean(pairs, &block) = pairs.sum(&block) / pairs.length.to_f
+        def mean(pairs, &) = pairs.sum(&) / pairs.length.to_f
         private_class_method :mean
 
         def distance(one, other) = Math.hypot(one[0] - other[0], one[1] - other[1])

@@ -14,9 +14,7 @@ module Veranda
           strokes = input[:ids].uniq.map { |id| mark!(id) }.select { |mark| mark[:kind] == 'stroke' }
           strokes.each { |mark| unlocked!(mark) }
           guesses = strokes.to_h { |mark| [mark, Straighten.call(mark[:points])] }.compact
-          if guesses.empty?
-            raise Refusal.new(:not_a_shape, 'This looks like no line, arrow, box or ellipse. It stays as you drew it.')
-          end
+          raise Refusal.new(:not_a_shape, 'This looks like no line, arrow, box or ellipse. It stays as you drew it.') if guesses.empty?
 
           kind, body = edited(guesses.map { |mark, guess| operation(mark, guess) })
           [kind, body.merge(sure: guesses.values.map { |guess| guess.confidence.round(2) })]

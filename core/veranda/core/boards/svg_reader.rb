@@ -34,7 +34,9 @@ module Veranda
 
           groups = root.get_elements("g[@class='mark']")
           authors = groups.to_h { |group| [group.attributes['v:by'], group.attributes['v:author']] }
-          Page.new(id: root.attributes['v:page'], facts: nested(root.attributes['v:facts']), marks: groups.map { |group| mark(group) }, authors: authors.compact)
+          Page.new(id: root.attributes['v:page'], facts: nested(root.attributes['v:facts']), marks: groups.map do |group|
+            mark(group)
+          end, authors: authors.compact)
         end
 
         private

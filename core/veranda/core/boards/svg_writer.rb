@@ -140,7 +140,8 @@ module Veranda
 
         def draw_sign(group, mark)
           wide = { 'stroke-width' => (mark[:w] * 0.14).round(2).to_s }
-          group.add_element('path', pen(mark.merge(width: 1, fill: nil)).merge(wide, 'd' => Signs.path(mark[:sign], mark[:w], mark[:h])))
+          group.add_element('path',
+                            pen(mark.merge(width: 1, fill: nil)).merge(wide, 'd' => Signs.path(mark[:sign], mark[:w], mark[:h])))
         end
 
         def draw_image(group, mark)

@@ -24,23 +24,28 @@ module Veranda
         end
 
         def decide
-          raise Refusal.new(:board_in_use, 'Something is on this board already.') unless board.marks.empty? && board.page_facts.empty?
+          unless board.marks.empty? && board.page_facts.empty?
+            raise Refusal.new(:board_in_use,
+                              'Something is on this board already.')
+          end
 
           pages = input[:pages].map { |row| row[:page] }
           ids = input[:marks].map { |mark| mark[:id] }
-          raise Refusal.new(:mark_exists, 'Two marks or pages share one id.') if [pages, ids].any? { |all| all.uniq.length < all.length }
+          raise Refusal.new(:mark_exists, 'Two marks or pages share one id.') if [pages, ids].any? do |all|
+            all.uniq.length < all.length
+          end
 
-          input[:marks].each { |mark| check!(mark, pages) }
-          signed('taken_in', input.merge(marks: input[:marks].map { |mark| Mark.tidy(mark) }))
+          signed('taken_in', input.merge(marks: input[:marks].map { |mark| checked(mark, pages) }))
         end
 
         private
 
-        def check!(mark, pages)
+        def checked(mark, pages)
           raise Refusal.new(:no_such_page, 'A mark is on a page that is not there.') unless pages.include?(mark[:page])
 
           Mark.check!(mark)
           Props.check!(mark[:prop], mark[:settings]) if mark[:kind] == Mark::PROP
+          Mark.tidy(mark)
         end
       end
     end

@@ -34,7 +34,10 @@ module Veranda
         # @raise [Refusal] `cue_incomplete`, `no_such_board`
         def check!(cue, boards)
           needed = NEEDED[cue[:kind]]
-          raise Refusal.new(:cue_incomplete, 'A cue lacks what it should do. Choose it, or take the cue out.') if needed && cue[needed].nil?
+          if needed && cue[needed].nil?
+            raise Refusal.new(:cue_incomplete,
+                              'A cue lacks what it should do. Choose it, or take the cue out.')
+          end
           return if cue[:board].nil? || boards.include?(cue[:board])
 
           raise Refusal.new(:no_such_board, 'The board of a cue is not in this lesson.')

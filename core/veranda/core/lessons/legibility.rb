@@ -57,7 +57,10 @@ module Veranda
         def beneath(mark, below, ground, tones)
           box = Boards::Mark.bounds(mark)
           cover = below.reverse.find { |other| covers?(other, box) }
-          return pictured(cover.slice(:material, :version, :slide), box, Boards::Mark.bounds(cover), tones) if cover && cover[:kind] == 'image'
+          if cover && cover[:kind] == 'image'
+            return pictured(cover.slice(:material, :version, :slide), box, Boards::Mark.bounds(cover),
+                            tones)
+          end
           return [Boards::Inks::WASHES.fetch(cover[:ink])] if cover
           return [Boards::Inks::PAPER] unless ground
 

@@ -52,9 +52,7 @@ module Veranda
           step[:cues]&.each { |cue| Cues.check!(cue, boards) }
           raise Refusal.new(:step_untitled, 'Every step needs a title.') if step[:title].strip.empty?
 
-          if step[:shortest] > step[:minutes]
-            raise Refusal.new(:step_too_short, "“#{step[:title]}” has fewer minutes than its shortest.")
-          end
+          raise Refusal.new(:step_too_short, "“#{step[:title]}” has fewer minutes than its shortest.") if step[:shortest] > step[:minutes]
           return if step[:board].nil? || boards.include?(step[:board])
 
           raise Refusal.new(:no_such_board, "The board of “#{step[:title]}” is not in this lesson.")

@@ -49,7 +49,8 @@ module Veranda
             raise Refusal.new(:zip_foreign, 'This zip holds no lesson of Veranda. Nothing was taken in.')
           end
           if facts['version'] != VERSION
-            raise Refusal.new(:zip_newer, 'This lesson was saved by another version of Veranda than this one can read. Nothing was taken in.')
+            raise Refusal.new(:zip_newer,
+                              'This lesson was saved by another version of Veranda than this one can read. Nothing was taken in.')
           end
 
           check_sense(Contract.check(CONTRACT, facts))

@@ -22,7 +22,7 @@ module Veranda
         # @param now [Integer] ms since the epoch
         # @param boards [Hash{String => Boards::Board}] the lesson's boards by id
         # @param names [Hash{String => String}] their names
-        # @param materials [Array<Hash>] on those boards or steps: `{ id:, title:, state:, findings: }`
+        # @param materials [Array<Hash>] on those boards or steps: `{ id:, title:, state:, findings:, newer: }`
         # @param tones [#call] the colours under a slide, see {Legibility}
         # @param people [Array<Hash>] who is expected: `{ name:, role:, address: }`
         # @return [Array<Hash>] empty when all is well
@@ -49,7 +49,8 @@ module Veranda
         # A board that is drawn on in class may be empty before it; one on which nobody may draw should not be.
         def empty_boards(lesson, boards, names)
           lesson[:steps].select { |step| step[:rules] && !step[:rules][:draw] && bare?(boards[step[:board]]) }.map do |step|
-            finding(:empty_board, "Nobody draws in “#{step[:title]}”, and its board “#{names[step[:board]]}” is empty.", step: step[:id], board: step[:board])
+            finding(:empty_board, "Nobody draws in “#{step[:title]}”, and its board “#{names[step[:board]]}” is empty.",
+                    step: step[:id], board: step[:board])
           end
         end
         private_class_method :empty_boards
@@ -60,11 +61,23 @@ module Veranda
         def materials_failed(materials)
           materials.filter_map do |material|
             case material[:state]
-            when 'failed' then finding(:material_failed, "“#{material[:title]}” could not be made into slides.", material: material[:id])
-            when 'waiting', 'working' then finding(:material_waiting, "“#{material[:title]}” is still being worked on.", material: material[:id])
+            when 'failed' then finding(:material_failed, "“#{material[:title]}” could not be made into slides.",
+                                       material: material[:id])
+            when 'waiting', 'working' then finding(:material_waiting, "“#{material[:title]}” is still being worked on.",
+                                                   material: material[:id])
             else
-              doubtful = material[:findings].map { |one| one[:code].to_s } & %w[damaged font_missing empty_slides animation_dropped]
-              finding(:material_doubtful, "“#{material[:title]}” may not look as you made it.", material: material[:id]) if doubtful.any?
+              doubtful = material[:findings].map do |one|
+                one[:code].to_s
+              end & %w[damaged font_missing empty_slides animation_dropped]
+              if material[:newer] == 'failed'
+                next finding(:material_failed, "The newer version of “#{material[:title]}” could not be opened.",
+                             material: material[:id])
+              end
+
+              if doubtful.any?
+                finding(:material_doubtful, "“#{material[:title]}” may not look as you made it.",
+                        material: material[:id])
+              end
             end
           end
         end
@@ -91,12 +104,14 @@ module Veranda
           return same if same.length <= MOST_EACH
 
           rest = same.drop(MOST_EACH - 1)
-          same.take(MOST_EACH - 1) << rest.first.merge(says: "#{rest.length} more texts #{rest.first[:code] == :small_text ? 'are as small' : 'are as faint'}.")
+          how = rest.first[:code] == :small_text ? 'small' : 'faint'
+          same.take(MOST_EACH - 1) << rest.first.merge(says: "#{rest.length} more texts are as #{how}.")
         end
         private_class_method :few
 
         def people_without_address(people)
-          without = people.reject { |person| person[:address] || Person::STAFF.include?(person[:role]) }.map { |person| person[:name].split.first }
+          students = people.reject { |person| Person::STAFF.include?(person[:role]) }
+          without = students.reject { |person| person[:address] }.map { |person| person[:name].split.first }
           return [] if without.empty?
           return [finding(:no_address, "#{without.length} students have no address for the invitation.")] if without.length > 3
 

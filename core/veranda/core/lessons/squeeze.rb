@@ -24,11 +24,15 @@ module Veranda
           return if total < over
 
           taken = slack.transform_values { |minutes| minutes * over / total }
-          left = over - taken.values.sum
-          by_fraction = slack.keys.each_with_index.sort_by { |id, i| [-(slack[id] * over % total), -i] }.map(&:first)
-          by_fraction.reject { |id| taken[id] == slack[id] }.take(left).each { |id| taken[id] += 1 }
+          largest(slack, over, total).reject { |id| taken[id] == slack[id] }.take(over - taken.values.sum).each { |id| taken[id] += 1 }
           taken.select { |_, minutes| minutes.positive? }
         end
+
+        # Steps by what rounding down has left of their share, the largest first.
+        def largest(slack, over, total)
+          slack.keys.each_with_index.sort_by { |id, i| [-(slack[id] * over % total), -i] }.map(&:first)
+        end
+        private_class_method :largest
 
         # @return [Integer] minutes that all steps together can spare
         def slack(steps) = steps.sum { |step| [step[:minutes] - step[:shortest], 0].max }

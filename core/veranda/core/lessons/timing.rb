@@ -46,7 +46,8 @@ module Veranda
           stretches = @sitting.steps.map do |step|
             { step: step[:id], title: step[:title], planned: planned(step), spent: spent(step), state: state(step) }
           end
-          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift, squeeze: squeeze }
+          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift,
+            squeeze: squeeze }
         end
 
         # When late by a minute or more: what the steps to come could give, so that the class ends in time, or

@@ -27,7 +27,8 @@ module Veranda
           encrypted: 'This file is locked with a password. It is kept. Save it without the password and upload that.',
           damaged: 'This file is damaged and no slide could be read. It is kept. Save it again and upload that.',
           old_format: 'This is the older form of an office file. It is kept. Save it as PPTX, DOCX or PDF and upload that.',
-          too_many_points: 'This picture has %<points>s million points; up to %<most>s million can be shown. It is kept. Save it smaller and upload that.',
+          too_many_points: 'This picture has %<points>s million points; up to %<most>s million can be shown. It is kept. ' \
+                           'Save it smaller and upload that.',
           too_much_inside: 'This file unpacks to more than %<most>s MB and was not opened. It was not kept.',
           too_long: 'This file took too long to open. It is kept. Split it, or save it as PDF and upload that.',
           nothing_inside: 'There is no picture, sound or text in this file that could be shown. It is kept.',
@@ -47,7 +48,8 @@ module Veranda
         def fonts(seen)
           (seen[:fonts] || {}).map do |wanted, instead|
             stands = instead ? "#{instead} stands in" : 'another stands in'
-            { code: :font_missing, says: "The font #{wanted} is not here; #{stands}. Look whether lines still end where you want, or upload a PDF." }
+            { code: :font_missing,
+              says: "The font #{wanted} is not here; #{stands}. Look whether lines still end where you want, or upload a PDF." }
           end
         end
         private_class_method :fonts
@@ -72,7 +74,8 @@ module Veranda
           parts = seen[:dropped] || []
           return if parts.empty?
 
-          { code: :cleaned, says: "#{parts.join(', ').capitalize} in this picture #{parts.length == 1 ? 'was' : 'were'} taken out for safety." }
+          { code: :cleaned,
+            says: "#{parts.join(', ').capitalize} in this picture #{parts.length == 1 ? 'was' : 'were'} taken out for safety." }
         end
         private_class_method :dropped
 
@@ -86,14 +89,15 @@ module Veranda
         def many(seen)
           return unless seen[:slides] && seen[:slides] > Limits::MANY_SLIDES
 
-          left = seen[:slides] > Limits::MOST_SLIDES ? " The first #{Limits::MOST_SLIDES} are on the shelf; split the file for the rest." : ''
+          left = " The first #{Limits::MOST_SLIDES} are on the shelf; split the file for the rest." if seen[:slides] > Limits::MOST_SLIDES
           { code: :many_slides, says: "This file has #{seen[:slides]} slides.#{left}" }
         end
         private_class_method :many
 
         # "slide 3", "slides 3 and 5", "slides 1–4 and 9"
         def slides_named(numbers, start: false)
-          runs = numbers.sort.slice_when { |one, other| other > one + 1 }.map { |run| run.length > 2 ? ["#{run.first}–#{run.last}"] : run }.flatten
+          runs = numbers.sort.slice_when { |one, other| other > one + 1 }
+                        .flat_map { |run| run.length > 2 ? ["#{run.first}–#{run.last}"] : run }
           list = runs.length > 1 ? "#{runs[..-2].join(', ')} and #{runs.last}" : runs.first
           word = numbers.length == 1 ? 'slide' : 'slides'
           "#{start ? word.capitalize : word} #{list}"

@@ -25,7 +25,8 @@ module Veranda
           return if size <= MOST_BYTES
 
           raise Refusal.new(:file_too_large,
-                            "“#{name}” has #{size / MEGABYTE} MB; the shelf takes up to #{MOST_BYTES / MEGABYTE} MB. Make it smaller or split it.")
+                            "“#{name}” has #{size / MEGABYTE} MB; the shelf takes up to #{MOST_BYTES / MEGABYTE} MB. " \
+                            'Make it smaller or split it.')
         end
       end
     end

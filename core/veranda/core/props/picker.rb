@@ -18,7 +18,10 @@ module Veranda
           names = (settings[:names] || []).reject(&:empty?)
           names = present if names.empty?
           return { name: nil, picked: [], left: names.length } if action == 'again'
-          raise Refusal.new(:nobody_to_pick, 'There is nobody to pick from. Give the picker names, or wait for students.') if names.empty?
+          if names.empty?
+            raise Refusal.new(:nobody_to_pick,
+                              'There is nobody to pick from. Give the picker names, or wait for students.')
+          end
 
           picked = shows[:picked] || []
           # Names may repeat (two Annas), so each takes only as many turns as it stands in the list.

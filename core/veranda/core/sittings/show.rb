@@ -16,9 +16,7 @@ module Veranda
           going_on!
           board = sitting.boards.find { |candidate| candidate[:id] == input[:board] }
           raise Refusal.new(:no_such_board, 'That board does not belong to this class.') unless board
-          if board[:audience] == 'staff'
-            raise Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
-          end
+          raise Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.') if board[:audience] == 'staff'
 
           ['shown', input] unless sitting.shown == input
         end

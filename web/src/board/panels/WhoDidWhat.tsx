@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { BoardState } from '../../live/board';
+import type { BoardState, Mark } from '../../live/board';
 import { count } from '../../parts/times';
 import { Panel } from './Panel';
 
@@ -12,28 +12,30 @@ interface Props {
   only: string | null;
   onOnly: (person: string | null) => void;
   onTakeOff: (person: string) => void;
+  onChoose: (marks: string[]) => void;
   onClose: () => void;
 }
 
 /** Everyone who left marks on this page: how many, with their marks picked out or taken off. */
-export function WhoDidWhat({ board, page, staff, only, onOnly, onTakeOff, onClose }: Props) {
-  const counts = new Map<string, number>();
-  for (const mark of board.marks.values()) if (mark.page === page) counts.set(mark.by, (counts.get(mark.by) ?? 0) + 1);
-  const people = [...counts].sort((one, other) => other[1] - one[1]);
+export function WhoDidWhat({ board, page, staff, only, onOnly, onTakeOff, onChoose, onClose }: Props) {
+  const marks = [...board.marks.values()].filter((mark) => mark.page === page);
+  const people = grouped(marks, (mark) => mark.by);
+  const kinds = grouped(marks, (mark) => mark.prop ?? mark.kind);
   return (
     <Panel title="Who drew what" onClose={onClose}>
       {people.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nobody has drawn on this page yet.</Box>}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 1 }}>
-        {people.map(([id, marks]) => (
+        {people.map(([id, own]) => (
           <Box component="li" key={id}>
             <Box sx={{ display: 'flex' }}>
               <Box sx={{ flex: 1, fontWeight: 650 }}>{board.authors.get(id) ?? 'someone'}</Box>
-              {count(marks, 'mark')}
+              {count(own.length, 'mark')}
             </Box>
             <Box sx={{ display: 'flex', gap: 0.75, mt: 0.5, '& .MuiButton-root': { minHeight: 28, px: 1 } }}>
               <Button aria-pressed={only === id} onClick={() => onOnly(only === id ? null : id)}>
                 {only === id ? 'Show everyone' : 'Only these'}
               </Button>
+              <Button onClick={() => onChoose(own.map((mark) => mark.id))}>Choose</Button>
               {staff && (
                 <Button color="error" onClick={() => onTakeOff(id)}>
                   Take off
@@ -43,6 +45,27 @@ export function WhoDidWhat({ board, page, staff, only, onOnly, onTakeOff, onClos
           </Box>
         ))}
       </Box>
+      {kinds.length > 0 && (
+        <>
+          <Box component="h3" sx={{ typography: 'h3', mt: 2.5, mb: 1 }}>
+            Choose by kind
+          </Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, '& .MuiButton-root': { minHeight: 28, px: 1 } }}>
+            {kinds.map(([kind, own]) => (
+              <Button key={kind} onClick={() => onChoose(own.map((mark) => mark.id))}>
+                {kind}, {own.length}
+              </Button>
+            ))}
+          </Box>
+        </>
+      )}
     </Panel>
   );
+}
+
+/** Groups by a word, the largest first. */
+function grouped(marks: Mark[], word: (mark: Mark) => string): [string, Mark[]][] {
+  const groups = new Map<string, Mark[]>();
+  for (const mark of marks) groups.set(word(mark), [...(groups.get(word(mark)) ?? []), mark]);
+  return [...groups].sort((one, other) => other[1].length - one[1].length);
 }

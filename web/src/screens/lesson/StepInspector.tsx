@@ -5,6 +5,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import type { LessonFacts, Step } from '../../api/resources';
 import { Words } from '../../parts/Words';
+import { AtHand } from './AtHand';
 import { StepCues } from './StepCues';
 import { StepRules } from './StepRules';
 
@@ -58,6 +59,7 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
         ))}
         <MenuItem value={NEW_BOARD}>A new board</MenuItem>
       </TextField>
+      <AtHand course={lesson.course_id} material={step.material} onMaterial={(material) => onChange({ material })} />
       <Words label="Private notes" value={step.notes} lines={3} onSave={(notes) => onChange({ notes })} />
       <StepRules rules={step.rules} onRules={(rules) => onChange({ rules })} />
       <StepCues lesson={lesson} cues={step.cues} onCues={(cues) => onChange({ cues })} />
