@@ -22,6 +22,8 @@ class Screenshots
     visit(@odalys, '/', 'article')
     shoot(@odalys, 'desk')
     lesson
+    slides
+    shelf
     waiting
     teach
     recordings
@@ -52,9 +54,31 @@ class Screenshots
     visit(@odalys, '/lessons/passage', '[data-mark]')
     @odalys.find('li', text: 'Worked passage').find('button', match: :first).click
     keys(@odalys, 'v')
-    @odalys.execute_script("document.querySelectorAll('[data-kind=text]')[2].focus()")
-    keys(@odalys, :enter)
+    %w[3 4].each do |place|
+      @odalys.execute_script("document.querySelectorAll('[data-mark]')[#{place}].focus()")
+      keys(@odalys, ' ')
+    end
     shoot(@odalys, 'lesson')
+    @odalys.find('button', text: 'px on a laptop').click
+    @odalys.has_text?('Text chosen')
+    shoot(@odalys, 'readiness')
+  end
+
+  def slides
+    visit(@odalys, '/lessons/rules', '[data-mark]')
+    @odalys.find('li', text: 'Lights recap').find('button', match: :first).click
+    @odalys.click_button('Page 3')
+    shoot(@odalys, 'board-slides')
+  end
+
+  def shelf
+    visit(@odalys, '/shelf', 'main li')
+    @odalys.find('main li', text: 'Collision rules').click_button('Open')
+    @odalys.has_text?('Choose the slide')
+    shoot(@odalys, 'shelf')
+    visit(@odalys, '/boards', 'main li')
+    @odalys.fill_in('Find by name, lesson, person or text', with: 'light')
+    shoot(@odalys, 'boards')
   end
 
   def waiting

@@ -38,9 +38,11 @@ module Veranda
         def damage(seen)
           saved = seen[:saved] or return
           promised = seen[:promised]
-          says = if promised && promised > saved then "This file is damaged after slide #{saved}. Slides 1–#{saved} are on the shelf."
-                 else "This file is damaged. The #{saved == 1 ? 'slide that could be read is' : "#{saved} slides that could be read are"} on the shelf."
+          says = if promised && promised > saved then "after slide #{saved}. Slides 1–#{saved} are on the shelf."
+                 elsif saved == 1 then '. The slide that could be read is on the shelf.'
+                 else ". The #{saved} slides that could be read are on the shelf."
                  end
+          says = "This file is damaged #{says}".sub('damaged .', 'damaged.')
           { code: :damaged, says: "#{says} Save it again and upload that." }
         end
         private_class_method :damage
