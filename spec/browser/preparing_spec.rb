@@ -92,9 +92,10 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     odalys.click_button('Add a step')
     odalys.click_button('Make a board for it')
     odalys.click_button('On slides from the shelf')
-    odalys.attach_file(Decks.path(:deck), make_visible: true)
-    expect(odalys).to have_text('The font Nautilus Display is not here', wait: 60)
-    odalys.within('li', text: 'Nautilus') { odalys.click_button('Open as a board') }
+    path = Decks.file('evening_signals.pptx').tap { |copy| FileUtils.cp(Decks.path(:deck), copy) }
+    odalys.attach_file(path, make_visible: true)
+    expect(odalys).to have_css('li', text: /evening signals.*The font Nautilus Display is not here/m, wait: 60)
+    odalys.within('li', text: 'evening signals') { odalys.click_button('Open as a board') }
     expect(odalys).to have_css('[data-ground]')
     expect(odalys).to have_css('nav[aria-label=Pages] button', count: 6)
   end
@@ -115,7 +116,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     odalys.click_button('Make an empty board')
     expect(odalys).to have_css('[data-testid=paper][aria-label^="Names"]')
     choose(odalys, 'Put', 'Slide or picture from the shelf')
-    odalys.within('li', text: 'Nautilus') { odalys.click_button('Choose a slide') }
+    odalys.within('[role=dialog] li', text: 'evening signals') { odalys.click_button('Choose a slide') }
     odalys.click_button('Put slide 5 on the board')
     expect(odalys).to have_css('[data-kind=image]')
     %w[Zeno Anton Örn Bettina].each_with_index { |name, i| write(name, -320, -260 + 45 * i) }
@@ -187,11 +188,11 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
 
   def look_at_the_shelf
     odalys.click_link('Shelf')
-    expect(odalys).to have_css('main li', text: 'deck')
-    odalys.within('main li', text: 'Nautilus') { odalys.click_button('Open') }
+    expect(odalys).to have_css('main li', text: 'evening signals')
+    odalys.within('main li', text: 'evening signals') { odalys.click_button('Open') }
     expect(odalys).to have_text('On the boards')
     expect_accessible(odalys)
-    odalys.fill_in('Find by title, label or text inside', with: 'blast altering')
+    odalys.fill_in('Find by title, label or text inside', with: 'evening altering')
     expect(odalys).to have_css('main > div > ul > li', count: 1)
     odalys.visit("#{server.address}/boards")
     odalys.fill_in('Find by name, lesson, person or text', with: 'Zeno Bettina')

@@ -25,6 +25,10 @@ module Veranda
         @db[:streams].insert_conflict.insert(name: name)
       end
 
+      # Lets go of the connections at rest: when one is found dead the others most likely are, and each
+      # would cost somebody a failed try.
+      def disconnect = @db.disconnect
+
       # Begins a stream with all that is in another.
       def fork(from, to)
         @db.transaction do

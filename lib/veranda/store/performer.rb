@@ -75,9 +75,10 @@ module Veranda
           outcomes.filter_map(&:entry)
         end
         outcomes
-      rescue Sequel::DatabaseError
+      rescue Sequel::DatabaseError => e
         # The copies hold what was decided in vain.
         names.each { |name| @copies.delete(name) }
+        @log.disconnect if e.is_a?(Sequel::DatabaseDisconnectError)
         raise
       end
 
