@@ -56,7 +56,7 @@ module Demo
     def on_slides
       pages = @archive.log.state('board/rules-slides').first.pages
       channel, crossing = Drawing.new(prefix: 'rule9', page: pages[1]), Drawing.new(prefix: 'rule15', page: pages[2])
-      [channel.highlight([100, 262], [1180, 262]), channel.note(1080, 560, 'Corran Narrows is one.', size: 30),
+      [channel.highlight([100, 232], [1220, 232]), channel.note(1080, 560, 'Corran Narrows is one.', size: 30),
        crossing.boat(1180, 640, 300, ink: 'moss'), crossing.boat(760, 720, 20, ink: 'brick'), crossing.arrow([790, 640], [880, 470], ink: 'brick')]
     end
 

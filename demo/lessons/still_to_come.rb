@@ -51,7 +51,7 @@ module Demo
        drawing.line([180, 560], [560, 420], ink: 'lake', width: 5), drawing.line([560, 420], [960, 660], ink: 'lake', width: 5),
        drawing.line([960, 660], [1400, 500], ink: 'lake', width: 5), drawing.text(110, 600, 'Wick Quay'), drawing.text(470, 350, 'Pell Light, leave to port'),
        drawing.text(820, 710, 'Marram Bar: 2.1 m at LW'), drawing.text(1350, 430, 'Little Anson'),
-       drawing.text(700, 490, 'leg 2: 120°, 3.7 nm', ink: 'lake', size: 23), drawing.text(270, 440, 'leg 1: 074°, 3.1 nm', ink: 'lake')]
+       drawing.text(700, 490, 'leg 2: 120°, 3.7 nm', ink: 'lake', size: 23), drawing.text(200, 430, 'leg 1: 074°, 3.1 nm', ink: 'lake')]
     end
   end
 end

@@ -183,7 +183,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     text, = Open3.capture2('pdftotext', path, '-')
     info, = Open3.capture2('pdfinfo', path)
     expect(info).to match(/Pages:\s+7/)
-    expect(text).to include('Anton', 'Bettina', 'Örn', 'Zeno')
+    expect(text).to include('Anton', 'Bettina', 'Örn', 'Zeno', 'One short blast', 'with, 0.8')
   end
 
   def look_at_the_shelf

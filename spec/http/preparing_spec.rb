@@ -139,7 +139,20 @@ RSpec.describe 'Preparing over HTTP' do
       svg = odalys.get("/api/boards/#{lesson[:board]}/p1.svg").body
       expect(Core::Boards::SvgReader.new(svg.dup.force_encoding('UTF-8')).call.marks).to eq(ARCHIVE.log.state("board/#{lesson[:board]}").first.on_page('p1'))
       expect(odalys.get("/api/boards/#{lesson[:board]}/p1.png").body.b).to start_with("\x89PNG".b)
+      expect(odalys.get("/api/boards/#{lesson[:board]}/small.svg").body).to include('Marram Bar dries')
       expect(farah.get("/api/boards/#{lesson[:staff_board]}.pdf").code).to eq('no_access')
+      expect(farah.get("/api/boards/#{lesson[:staff_board]}/small.svg").code).to eq('no_access')
+    end
+
+    it 'are saved as PDF with the words of the slides beneath, for a PDF as for an office file, however they are turned' do
+      lesson = fresh_lesson
+      [material, material(:deck)].each do |id|
+        board = odalys.post("/api/lessons/#{lesson[:lesson]}/boards", { name: 'Slides', material: id }).body['id']
+        perform('odalys', 'board.put', "board/#{board}", marks: [note('n1', 'Written on it')])
+        path = saved(odalys.get("/api/boards/#{board}.pdf").body.b, 'pdf')
+        expect(Open3.capture2('pdftotext', '-l', '1', path, '-').first).to include('One short blast', 'Written on it')
+        expect(Open3.capture2('pdfinfo', path).first).to match(/Pages:\s+6\n.*Page size:\s+1200 x 675/m)
+      end
     end
 
     it 'tell what is new since somebody last looked, by person' do

@@ -51,6 +51,14 @@ module Veranda
         Workshop::BoardFiles.new(archive).pdf([[board[:name], state]])
       end
 
+      # What the board looks like where it begins, in small.
+      get '/api/boards/:id/small.svg' do |id|
+        board, state = read!(id)
+        page = state.pages.include?(board[:first_page]) ? board[:first_page] : state.pages.first
+        download('small.svg', 'image/svg+xml')
+        Workshop::BoardFiles.new(archive).small(state, page)
+      end
+
       get '/api/boards/:id/:page.svg' do |id, page|
         board, state = read!(id, page)
         download("#{Core::Materials::FileName.plain(board[:name])}.svg", 'image/svg+xml')

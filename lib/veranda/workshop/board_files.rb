@@ -26,6 +26,11 @@ module Veranda
         Core::Boards::SvgWriter.new(board, page, title: title, pictures: method(:picture)).call
       end
 
+      # @return [String] a small SVG of a page, with thumbnails for pictures
+      def small(board, page)
+        Core::Boards::SvgWriter.new(board, page, pictures: ->(*slide) { embedded(*slide, :thumbnail) }).call
+      end
+
       # @return [String] a PNG
       def png(board, page)
         aside do |dir|
@@ -39,22 +44,63 @@ module Veranda
       # @return [String] a PDF of all their pages in order
       def pdf(boards)
         pages = boards.flat_map { |name, board| board.pages.map { |page| [name, board, page] } }
-        aside do |dir|
-          files = pages.each_with_index.map { |(name, board, page), i| write(dir, i, svg(board, page, title: name)) }
-          parts = files.each_slice(AT_ONCE).with_index.map do |slice, i|
-            "part#{i}.pdf".tap { |part| draw(dir, '-f', 'pdf', '-o', part, *slice) }
-          end
-          if parts.length > 1
-            run(dir, 'pdfunite', *parts,
-                'all.pdf')
-          else
-            FileUtils.mv(File.join(dir, parts.first), File.join(dir, 'all.pdf'))
-          end
-          File.binread(File.join(dir, 'all.pdf'))
-        end
+        aside { |dir| compose(dir, pages, pages.map { |_, board, page| beneath(board, page) }) }
+      rescue HexaPDF::Error
+        # A PDF that cannot be taken apart is drawn as a picture.
+        aside { |dir| compose(dir, pages, pages.map { nil }) }
       end
 
       private
+
+      # @return [String] a PDF
+      def compose(dir, pages, beneath)
+        drawn = bind(dir, pages.zip(beneath).map.with_index { |(page, under), i| sheet(dir, i, page, under) })
+        beneath.any? ? on_slides(dir, drawn, beneath) : File.binread(drawn)
+      end
+
+      # One page as SVG; a slide that is laid beneath as PDF is left out of it.
+      def sheet(dir, number, (name, board, page), under)
+        text = Core::Boards::SvgWriter.new(board, page, title: name, pictures: method(:picture), ground: under.nil?).call
+        write(dir, number, text)
+      end
+
+      # @return [String] path of one PDF of all sheets
+      def bind(dir, sheets)
+        parts = sheets.each_slice(AT_ONCE).with_index.map do |slice, i|
+          "part#{i}.pdf".tap { |part| draw(dir, '-f', 'pdf', '-o', part, *slice) }
+        end
+        return File.join(dir, parts.first) if parts.length == 1
+
+        run(dir, 'pdfunite', *parts, 'all.pdf')
+        File.join(dir, 'all.pdf')
+      end
+
+      def on_slides(dir, drawn, beneath)
+        to = File.join(dir, 'on-slides.pdf')
+        SlidesBeneath.new(drawn, beneath).write(to)
+        File.binread(to)
+      end
+
+      # @return [SlidesBeneath::Beneath, nil] nil when there is no slide, or none that was made of a sound PDF
+      def beneath(board, page)
+        ground = board.page_facts.dig(page, :ground) or return
+        path = pdf_of(ground[:material], ground[:version]) or return
+        x, y, = Core::Boards::SvgWriter.new(board, page).frame
+        w = Core::Boards::Mark::PAGE_WIDTH
+        SlidesBeneath::Beneath.new(path: path, number: ground[:slide], x: -x, y: -y, w: w, h: w * ground[:h] / ground[:w].to_f)
+      end
+
+      def pdf_of(id, version)
+        @pdfs ||= {}
+        @pdfs.fetch([id, version]) do |key|
+          row = @archive.materials.version(id, version)
+          name = row[:type] == Core::Materials::Kinds::PDF ? row[:original] : "materials/#{id}/#{version}/pdf"
+          damaged = row[:findings].to_a.any? { |finding| finding['code'] == 'damaged' }
+          @pdfs[key] = (@archive.files.path(name) if name && !damaged && @archive.files.exist?(name))
+        end
+      rescue Core::Refusal
+        nil
+      end
 
       # In a thread of its own, so that a server goes on meanwhile.
       def aside(&)
@@ -75,11 +121,15 @@ module Veranda
         raise Core::Refusal.new(:export_failed, 'This could not be drawn as a file. The board is as it was; try a single page.')
       end
 
+      def picture(*slide) = embedded(*slide, :picture)
+
+      # @param size [Symbol] `:picture` or `:thumbnail`
       # @return [String, nil] a slide's picture as an address that carries it
-      def picture(material, version, slide)
-        @pictures.fetch([material, version, slide]) do |key|
-          row = @archive.materials.slide(*key)
-          @pictures[key] = "data:#{row[:type]};base64,#{Base64.strict_encode64(File.binread(@archive.files.path(row[:picture])))}"
+      def embedded(material, version, slide, size)
+        @pictures.fetch([material, version, slide, size]) do |key|
+          row = @archive.materials.slide(material, version, slide)
+          type = size == :thumbnail ? 'image/png' : row[:type]
+          @pictures[key] = "data:#{type};base64,#{Base64.strict_encode64(File.binread(@archive.files.path(row[size])))}"
         end
       rescue Core::Refusal, Errno::ENOENT
         nil

@@ -21,6 +21,17 @@ const LINES: [Way, string][] = [
   ['middle', 'Middle'],
   ['bottom', 'Line up bottom'],
 ];
+// The smallest can still be read on a laptop.
+const LETTERS: [number, string][] = [
+  [32, 'Small'],
+  [46, 'Medium'],
+  [72, 'Large'],
+];
+const LINE_WIDTHS: [number, string][] = [
+  [2, 'Fine'],
+  [4, 'Medium'],
+  [8, 'Broad'],
+];
 const SPACES: [Way, string][] = [
   ['space_across', 'Space across'],
   ['space_down', 'Space down'],
@@ -63,6 +74,24 @@ export function MarkTools({ selection, actions, rewrite, staff, me, authors }: P
       <Part name="Ink">
         <InkRow ink={sharedInk(selected)} onInk={actions.recolour} />
       </Part>
+      {movable.some((mark) => mark.size !== undefined) && (
+        <Part name="Letters">
+          {LETTERS.map(([size, name]) => (
+            <Button key={size} aria-pressed={single?.size === size} onClick={() => actions.write(size)}>
+              {name}
+            </Button>
+          ))}
+        </Part>
+      )}
+      {movable.some((mark) => mark.width !== undefined) && (
+        <Part name="Line">
+          {LINE_WIDTHS.map(([width, name]) => (
+            <Button key={width} aria-pressed={single?.width === width} onClick={() => actions.widen(width)}>
+              {name}
+            </Button>
+          ))}
+        </Part>
+      )}
       {single?.kind === 'image' && (
         <Words
           key={single.id}

@@ -39,6 +39,14 @@ export function useMarkActions(selection: Selection, commands: BoardCommands, me
     return {
       recolour: (ink: Ink) => set({ ink }),
       fill: (fill: boolean) => set({ fill }),
+      widen: (width: number) => set({ width }),
+      /** Letters of another size; what they are written in grows along, so that lines end where they did. */
+      write: (size: number) =>
+        commands.change(
+          movable
+            .filter((mark) => mark.size !== undefined)
+            .map(({ id, w, size: before }) => ({ id, set: { size, w: Math.round(((w ?? 300) * size) / before!) } })),
+        ),
       lock: (locked: boolean) => commands.change(selected.map(({ id }) => ({ id, set: { locked } }))),
       group: () => set({ group: newId() }),
       ungroup: () => set({ group: null }),

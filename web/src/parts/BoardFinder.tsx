@@ -64,6 +64,20 @@ export function BoardFinder({ kind: first, choose, onChoose }: Props) {
             key={board.id}
             sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 1, borderBottom: 1, borderColor: 'divider' }}
           >
+            <Box
+              component="img"
+              src={`/api/boards/${board.id}/small.svg`}
+              alt=""
+              loading="lazy"
+              sx={{
+                width: 112,
+                height: 70,
+                objectFit: 'contain',
+                border: 1,
+                borderColor: 'divider',
+                borderRadius: 0.75,
+              }}
+            />
             <Box sx={{ flex: 1, minWidth: 0 }}>
               <Box sx={{ fontWeight: 650 }}>
                 {board.name}

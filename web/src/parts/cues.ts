@@ -16,7 +16,7 @@ export function rulesInShort(rules: Record<string, boolean>): string {
     ['post', 'post'],
     ['props', 'use props'],
   ].filter(([right]) => rules[right!]);
-  if (may.length === 3) return 'everyone does everything';
+  if (may.length === 3) return 'everyone joins in';
   if (may.length === 0) return 'students watch';
   return `everyone may ${may.map(([, words]) => words).join(' and ')}`;
 }

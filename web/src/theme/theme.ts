@@ -56,7 +56,8 @@ export const theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
-        html: { fontVariantNumeric: 'tabular-nums' },
+        html: { fontVariantNumeric: 'tabular-nums', scrollbarWidth: 'thin' },
+        '*': { scrollbarWidth: 'inherit' },
         body: { overflow: 'hidden' },
         '#root': { height: '100dvh' },
         a: { color: 'var(--mui-palette-primary-main)' },

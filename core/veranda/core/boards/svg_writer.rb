@@ -54,14 +54,6 @@ module Veranda
           document.to_s
         end
 
-        private
-
-        def root_attributes
-          x, y, w, h = frame
-          { 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'v:page' => @page,
-            'viewBox' => "#{x} #{y} #{w} #{h}", 'font-family' => FONT, 'width' => w.to_s, 'height' => h.to_s, **facts }
-        end
-
         # The page, and what was written on its margin: on screen one sees that too.
         # @return [Array<Integer>] x, y, width, height in px
         def frame
@@ -71,6 +63,14 @@ module Veranda
                                            .then { |xs, ys, rs, bs| [xs.min, ys.min, rs.max, bs.max] }
           x, y = [left, top].map { |edge| edge.negative? ? [edge.floor - EDGE, -MARGIN].max : 0 }
           [x, y, reach(right, page[2]) - x, reach(bottom, page[3]) - y]
+        end
+
+        private
+
+        def root_attributes
+          x, y, w, h = frame
+          { 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'v:page' => @page,
+            'viewBox' => "#{x} #{y} #{w} #{h}", 'font-family' => FONT, 'width' => w.to_s, 'height' => h.to_s, **facts }
         end
 
         def reach(edge, page) = edge > page ? [edge.ceil + EDGE, page + MARGIN].min : page
