@@ -252,13 +252,6 @@ function Paper(props: Props & { board: BoardState; you: You }) {
             setPanel(null);
             setTool(SELECT);
           }}
-          onBoard={
-            shelf.onBoard &&
-            ((material) => {
-              setPanel(null);
-              shelf.onBoard!(material.id, material.title);
-            })
-          }
         />
       )}
       {panel && PROP_KINDS.has(panel) && (

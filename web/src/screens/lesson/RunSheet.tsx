@@ -11,17 +11,14 @@ import {
   arrayMove,
   SortableContext,
   sortableKeyboardCoordinates,
-  useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
-import type { BoardRow, LessonFacts, Step } from '../../api/resources';
+import type { LessonFacts, Step } from '../../api/resources';
 import { newId } from '../../live/LiveClient';
-import { cueName, rulesInShort } from '../../parts/cues';
-import { clockTime } from '../../parts/times';
+import { RunSheetRow } from './RunSheetRow';
 
 interface Props {
   lesson: LessonFacts;
@@ -108,7 +105,7 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
         >
           <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
             {steps.map((step) => (
-              <Row
+              <RunSheetRow
                 key={step.id}
                 step={step}
                 startsAt={startsAt.get(step.id)}
@@ -160,108 +157,5 @@ function Squeeze({ lesson, onSteps }: { lesson: LessonFacts; onSteps: (steps: St
         Fit to {lesson.minutes} min
       </Button>
     </Tooltip>
-  );
-}
-
-interface RowProps {
-  step: Step;
-  startsAt: number | undefined;
-  selected: boolean;
-  boardName: string | undefined;
-  boards: BoardRow[];
-  records: boolean;
-  onSelect: () => void;
-}
-
-function Row({ step, startsAt, selected, boardName, boards, records, onSelect }: RowProps) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
-    id: step.id,
-  });
-  return (
-    <Box
-      component="li"
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      sx={{
-        display: 'flex',
-        alignItems: 'stretch',
-        borderBottom: 1,
-        borderColor: 'divider',
-        borderLeft: 4,
-        borderLeftColor: selected ? 'primary.main' : 'transparent',
-        bgcolor: selected ? 'veranda.wash' : 'background.paper',
-        position: 'relative',
-        zIndex: isDragging ? 1 : 0,
-      }}
-    >
-      <Box
-        component="button"
-        aria-pressed={selected}
-        onClick={onSelect}
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          display: 'grid',
-          gridTemplateColumns: '46px 1fr auto',
-          gap: 0.75,
-          p: 1.25,
-          pl: 0.75,
-          pr: 0.5,
-          border: 0,
-          background: 'none',
-          font: 'inherit',
-          color: 'inherit',
-          textAlign: 'left',
-          cursor: 'pointer',
-        }}
-      >
-        <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{startsAt ? clockTime(startsAt) : ''}</Box>
-        <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontWeight: 700, overflow: 'hidden', textOverflow: 'ellipsis' }}>{step.title}</Box>
-          <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', mt: 0.5 }}>
-            {boardName && <Chip>{boardName}</Chip>}
-            {step.rules && <Chip>{rulesInShort(step.rules)}</Chip>}
-            {step.cues.map((cue) => (
-              <Chip key={cue.id}>{cueName(cue, boards)}</Chip>
-            ))}
-            {records && <Chip>start recording</Chip>}
-          </Box>
-        </Box>
-        <strong>{step.minutes}</strong>
-      </Box>
-      <Box
-        component="button"
-        ref={setActivatorNodeRef}
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${step.title}`}
-        title="Drag, or press space and the arrow keys"
-        sx={{ width: 24, border: 0, background: 'none', cursor: 'grab', color: 'text.secondary', p: 0 }}
-      >
-        <svg width="8" height="20" aria-hidden fill="currentColor">
-          {[4, 10, 16].flatMap((y) => [1.5, 6.5].map((x) => <circle key={`${x}-${y}`} cx={x} cy={y} r="1.3" />))}
-        </svg>
-      </Box>
-    </Box>
-  );
-}
-
-function Chip({ children }: { children: string }) {
-  return (
-    <Box
-      sx={{
-        px: 0.75,
-        fontSize: 13,
-        border: 1,
-        borderColor: 'divider',
-        borderRadius: 0.6,
-        maxWidth: 1,
-        overflow: 'hidden',
-        textOverflow: 'ellipsis',
-        whiteSpace: 'nowrap',
-      }}
-    >
-      {children}
-    </Box>
   );
 }
