@@ -53,6 +53,16 @@ RSpec.describe 'A class over real sockets' do
     expect(ARCHIVE.log.entries(board)).to be_empty
   end
 
+  it 'tells everyone at once what a step lets them do' do
+    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps].map { |step| step[:id] == 'two' ? step.merge(rules: { draw: false, post: true, props: false }) : step }
+    fresh = fresh_lesson
+    ARCHIVE.lessons.update(fresh[:lesson], version: 1, steps: steps.map { |step| step.merge(board: nil) })
+    ruled = fresh_class(**fresh)
+    odalys, farah = %w[odalys farah].map { |who| Wire.join(server, who, { sitting: ruled[:sitting] }) }
+    odalys.do('class.move', "sitting/#{ruled[:sitting]}", step: 'two')
+    expect(farah.wait_for('rights')['rights'].transform_values { |right| right['allowed'] }).to eq('draw' => false, 'post' => true, 'props' => false)
+  end
+
   it 'takes rights away at once, says why, and sends no glimpse of those who may not draw' do
     odalys = join('odalys')
     farah = join('farah')

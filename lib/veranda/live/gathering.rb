@@ -9,7 +9,7 @@ module Veranda
     # the streams that {Core::Streams::Audience} lets them read.
     class Gathering
       # Kinds of entries after which audiences or rights may be different.
-      TURNING_POINTS = %w[planned opened ended ruled].freeze
+      TURNING_POINTS = %w[planned opened moved ended ruled].freeze
 
       # @param lesson [Hash]
       # @param hub [Hub]

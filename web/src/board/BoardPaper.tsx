@@ -36,8 +36,6 @@ interface Props {
   reason?: string | null;
   /** Where what is chosen is told, when that is not above the selection. */
   inspector?: HTMLElement | null;
-  /** Told whenever something is chosen or not any more. */
-  onChosen?: (chosen: boolean) => void;
   /** A mark to be chosen as soon as it is there. */
   wanted?: string | null;
   inClass?: boolean;

@@ -80,9 +80,8 @@ export function Sheet({ sitting, notes, timing, age }: Props) {
       {timing && timing.squeeze.length > 0 && <Late sitting={sitting} timing={timing} />}
       {step && <StepCues sitting={sitting} step={step} />}
       {step?.material && <MaterialAtHand id={step.material} />}
-      <BoardChoice sitting={sitting} />
-      <Box sx={{ flex: 1 }} />
       <Rules sitting={sitting} />
+      <BoardChoice sitting={sitting} />
     </Box>
   );
 }
