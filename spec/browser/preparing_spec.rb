@@ -55,6 +55,9 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     expect(odalys).to have_css('[data-mark]', count: 1)
     odalys.click_button('Close')
 
+    choose(odalys, 'Page', 'All pages')
+    expect_accessible(odalys)
+    odalys.click_button('Close')
     choose(odalys, 'Page', 'Look back')
     slider = odalys.find('input[type=range]', visible: :all)
     expect(odalys).to have_text('Odalys Brandt took off 1 mark')
@@ -95,6 +98,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     path = Decks.file('evening_signals.pptx').tap { |copy| FileUtils.cp(Decks.path(:deck), copy) }
     odalys.attach_file(path, make_visible: true)
     expect(odalys).to have_css('li', text: /evening signals.*The font Nautilus Display is not here/m, wait: 60)
+    expect_accessible(odalys)
     odalys.within('li', text: 'evening signals') { odalys.click_button('Open as a board') }
     expect(odalys).to have_css('[data-ground]')
     expect(odalys).to have_css('nav[aria-label=Pages] button', count: 6)
@@ -126,6 +130,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     expect(odalys).to have_css('[data-mark]', count: 5)
     expect(sorted_names).to eq(%w[Anton Bettina Örn Zeno])
     choose(odalys, 'Put', 'Dice')
+    expect_accessible(odalys)
     odalys.click_button('Put on the board')
     odalys.click_button('Roll')
     expect(odalys).to have_css('[data-kind=prop] circle')
@@ -166,6 +171,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
 
   def copy_to_next_week
     choose(odalys, 'Reuse', 'Copy to another date')
+    expect_accessible(odalys)
     odalys.click_button('Copy the lesson')
     expect(odalys).to have_no_text('Run sheet, boards and what is on them')
     50.times { odalys.current_url == @planned ? sleep(0.1) : break }
