@@ -34,8 +34,11 @@ RSpec.describe 'Preparing over HTTP' do
       expect(odalys.send_piece(begun['id'], 0, bytes[0, 1000]).code).to eq('wrong_offset')
       expect(odalys.get("/api/uploads/#{begun['id']}").body).to include('offset' => 1000)
       done = odalys.send_piece(begun['id'], 1000, bytes[1000..]).body
-      expect(odalys.get("/api/materials/#{done['material']}").body).to include('title' => 'tide tables', 'state' => 'waiting', 'kind' => 'document')
-      expect(ARCHIVE.db[:que_jobs].where(Sequel.lit('args->>0 = ?', done['material'])).count).to eq(1)
+      made = odalys.get("/api/materials/#{done['material']}").body
+      expect(made).to include('title' => 'tide tables', 'kind' => 'document')
+      # A worker that other specs have started may have taken the job up already.
+      queued = ARCHIVE.db[:que_jobs].where(Sequel.lit('args->>0 = ?', done['material'])).any?
+      expect(queued || %w[working ready].include?(odalys.get("/api/materials/#{done['material']}").body['state'])).to be(true)
       expect(odalys.get("/api/uploads/#{begun['id']}").code).to eq('no_such_upload')
     end
 
@@ -150,7 +153,7 @@ RSpec.describe 'Preparing over HTTP' do
         board = odalys.post("/api/lessons/#{lesson[:lesson]}/boards", { name: 'Slides', material: id }).body['id']
         perform('odalys', 'board.put', "board/#{board}", marks: [note('n1', 'Written on it')])
         path = saved(odalys.get("/api/boards/#{board}.pdf").body.b, 'pdf')
-        expect(Open3.capture2('pdftotext', '-l', '1', path, '-').first).to include('One short blast', 'Written on it')
+        expect(Open3.capture2('pdftotext', '-l', '1', path, '-').first.split.join(' ')).to include('One short blast', 'Written on it')
         expect(Open3.capture2('pdfinfo', path).first).to match(/Pages:\s+6\n.*Page size:\s+1200 x 675/m)
       end
     end
