@@ -3,15 +3,9 @@
 module Bench
   # A board of 1,500 marks under the hand: what the page's scripts take of each frame while one draws, moves a mark and pans.
   # Chromium itself counts the time; one move of the hand is sent for each frame.
-  class Board
+  class Board < Measure
     MARKS = 1_500
     MOVES = 120
-
-    def initialize(archive, server)
-      @archive = archive
-      @server = server
-      @crowd = Crowd.new(archive)
-    end
 
     def run
       server = @server.new

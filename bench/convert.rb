@@ -5,17 +5,11 @@ require 'tmpdir'
 module Bench
   # A PPTX of 40 slides on its way to drawable pages, worked on by a worker process of its own, while somebody draws in a class:
   # the live path is measured with and without it.
-  class Convert
+  class Convert < Measure
     SLIDES = 40
     COMMANDS = 150
     Visitor = Struct.new(:server, :cookie)
     private_constant :Visitor
-
-    def initialize(archive, server)
-      @archive = archive
-      @server = server
-      @crowd = Crowd.new(archive)
-    end
 
     def run
       server = @server.new

@@ -3,14 +3,8 @@
 module Bench
   # How many deliveries a server makes and how late they are: transient messages against a bare
   # Node relay, then durable ones, then many people drawing at once.
-  class Fanout
+  class Fanout < Measure
     SECONDS = 8
-
-    def initialize(archive, server)
-      @archive = archive
-      @server = server
-      @crowd = Crowd.new(archive)
-    end
 
     def run
       relay = relayed

@@ -2,15 +2,9 @@
 
 module Bench
   # Joining late: a class 90 minutes old with 4,000 entries.
-  class Join
+  class Join < Measure
     ENTRIES = 4_000
     TRIES = 5
-
-    def initialize(archive, server)
-      @archive = archive
-      @server = server
-      @crowd = Crowd.new(archive)
-    end
 
     def run
       server = @server.new

@@ -4,7 +4,7 @@ require_relative '../config/environment'
 Zeitwerk::Loader.eager_load_all
 %w[server wire].each { |part| require_relative "../spec/support/#{part}" }
 %w[school hands materials/pptx].each { |part| require_relative "../demo/#{part}" }
-%w[report browser crowd busy_class fanout join seek board convert].each { |part| require_relative part }
+%w[report browser crowd measure busy_class fanout join seek board convert].each { |part| require_relative part }
 
 ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek, 'board' => Bench::Board,
         'convert' => Bench::Convert }.freeze

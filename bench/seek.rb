@@ -5,16 +5,10 @@ require 'net/http'
 module Bench
   # Going to any point of a recording of three hours with 20,000 entries, as the player does it:
   # the state at that moment and the entries of the two minutes after, asked for together.
-  class Seek
+  class Seek < Measure
     ENTRIES = 20_000
     MINUTES = 180
     TRIES = 80
-
-    def initialize(archive, server)
-      @archive = archive
-      @server = server
-      @crowd = Crowd.new(archive)
-    end
 
     def run
       klass = BusyClass.new(@archive, began: BusyClass.now - MINUTES * BusyClass::MINUTE)
