@@ -29,6 +29,7 @@ module Veranda
         boards = Core::Boards
         { VERSION: Protocol::VERSION, INKS: boards::Inks::INKS, WASHES: boards::Inks::WASHES, PAPER: boards::Inks::PAPER,
           PAGE_WIDTH: boards::Mark::PAGE_WIDTH, PAGE_HEIGHT: boards::Mark::PAGE_HEIGHT, FIRST_PAGE: boards::Board::FIRST_PAGE,
+          FREE_BELOW: boards::Board::FREE_BELOW,
           MAX_NUMBERS: boards::MarkContract::MAX_NUMBERS, MAX_TEXT: boards::MarkContract::MAX_TEXT,
           LEADING: boards::TextLayout::LEADING, NOTE_INSET: boards::TextLayout::NOTE_INSET,
           ARROW_SPREAD: boards::ArrowHead::SPREAD, STROKE_CORNER: boards::StrokePath::CORNER,

@@ -182,6 +182,7 @@ export const PAPER = '#FBF7EE';
 export const PAGE_WIDTH = 1600;
 export const PAGE_HEIGHT = 1000;
 export const FIRST_PAGE = 'p1';
+export const FREE_BELOW = 240;
 export const MAX_NUMBERS = 6000;
 export const MAX_TEXT = 4000;
 export const LEADING = 1.3;

@@ -1,4 +1,4 @@
-import { PAGE_HEIGHT, PAGE_WIDTH } from '../api/contracts';
+import { FREE_BELOW, PAGE_HEIGHT, PAGE_WIDTH } from '../api/contracts';
 import type { BoardState, Mark } from '../live/board';
 import { layOutMark } from './textLayout';
 
@@ -40,9 +40,6 @@ export function placeOf(mark: Omit<Mark, 'by' | 'at' | 'z'>): string {
   const box = boxOf(mark as Mark);
   return `${moved} rotate(${mark.angle} ${box.x - mark.x + box.w / 2} ${box.y - mark.y + box.h / 2})`;
 }
-
-// What a growing page keeps free below its lowest mark, as the core has it.
-const FREE_BELOW = 240;
 
 /** The height of a page in px: slides keep their proportions, growing pages reach below their lowest mark. */
 export function heightOf(board: BoardState, page: string): number {

@@ -7,6 +7,7 @@ import { useState, type DragEvent } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { get } from '../api/http';
 import type { Course, Material } from '../api/resources';
+import { CourseField } from '../parts/CourseField';
 import { Shell } from '../parts/Shell';
 import { Waiting } from '../parts/Waiting';
 import { BringFiles } from '../shelf/BringFiles';
@@ -35,21 +36,7 @@ export default function Shelf() {
   return (
     <Shell>
       <OneShelf key={course} course={course}>
-        {taught.length > 1 && (
-          <TextField
-            select
-            size="small"
-            label="Course"
-            value={course}
-            onChange={(event) => go(`/shelf/${event.target.value}`)}
-          >
-            {taught.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
+        <CourseField courses={taught} course={course} onCourse={(to) => go(`/shelf/${to}`)} />
       </OneShelf>
     </Shell>
   );

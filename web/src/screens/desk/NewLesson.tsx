@@ -3,13 +3,13 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { get, post } from '../../api/http';
 import type { Course } from '../../api/resources';
+import { CourseField } from '../../parts/CourseField';
 import { fromField, toField, WhenField } from '../../parts/WhenField';
 import { BringFiles } from '../../shelf/BringFiles';
 import { UploadList } from '../../shelf/UploadList';
@@ -50,21 +50,7 @@ function Asking({ courses, onClose }: { courses: Course[]; onClose: () => void }
         <Box component="h2" id="new-lesson" sx={{ m: 0, typography: 'h2' }}>
           A new lesson
         </Box>
-        {courses.length > 1 && (
-          <TextField
-            select
-            size="small"
-            label="Course"
-            value={course}
-            onChange={(event) => setCourse(event.target.value)}
-          >
-            {courses.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
+        <CourseField courses={courses} course={course} onCourse={setCourse} />
         <TextField
           size="small"
           autoFocus

@@ -3,13 +3,12 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { get, post } from '../../api/http';
 import type { Course, LessonFacts } from '../../api/resources';
+import { CourseField } from '../../parts/CourseField';
 import { WhenField, fromField, toField } from '../../parts/WhenField';
 
 const WEEK = 7 * 86_400_000;
@@ -36,21 +35,7 @@ export function CopyLesson({ lesson, onClose }: { lesson: LessonFacts; onClose: 
         </Box>
         <div>Run sheet, boards and what is on them are copied. Both go their own ways from then on.</div>
         <WhenField label="When the copy is taught" value={when} onValue={setWhen} />
-        {taught.length > 1 && (
-          <TextField
-            select
-            size="small"
-            label="Course"
-            value={course}
-            onChange={(event) => setCourse(event.target.value)}
-          >
-            {taught.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
+        <CourseField courses={taught} course={course} onCourse={setCourse} />
         {copy.error && (
           <Box role="alert" sx={{ color: 'error.main' }}>
             {copy.error.message}
