@@ -243,6 +243,15 @@ RSpec.describe 'Preparing over HTTP' do
     end
   end
 
+  it 'opens a lesson also when a step names a material that is not there' do
+    lesson = fresh_lesson
+    facts = odalys.get("/api/lessons/#{lesson[:lesson]}").body
+    steps = facts['steps'].map { |step| step.merge('material' => 'nowhere') }
+    odalys.patch("/api/lessons/#{lesson[:lesson]}", { version: facts['version'], steps: steps })
+    expect(odalys.get("/api/lessons/#{lesson[:lesson]}").status).to eq(200)
+    expect(odalys.get("/api/lessons/#{lesson[:lesson]}.zip").status).to eq(200)
+  end
+
   it 'copies a lesson to another course only for those who teach it' do
     lesson = fresh_lesson
     copy = ->(course) { odalys.post("/api/lessons/#{lesson[:lesson]}/copies", { starts_at: 1_900_000_000_000, course: course }) }

@@ -9,7 +9,7 @@ module Veranda
         lesson = archive.lessons.fetch(id)
         staff!(lesson)
         download(lesson, 'zip', 'application/zip')
-        Workshop::LessonZip.new(archive, lesson).call
+        Workshop::Aside.call { Workshop::LessonZip.new(archive, lesson).call }
       end
 
       # All boards of the lesson in one file.

@@ -26,7 +26,7 @@ module Veranda
 
       def materials(lesson, rows)
         used = @archive.db[:material_uses].where(board_id: rows.map { |row| row[:id] }).select_map(:material_id)
-        (used | lesson[:steps].filter_map { |step| step[:material] }).map { |id| @archive.materials.fetch(id) }
+        @archive.materials.find_all(used | lesson[:steps].filter_map { |step| step[:material] })
       end
 
       def tones(*slide)

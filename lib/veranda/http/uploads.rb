@@ -82,8 +82,9 @@ module Veranda
       end
 
       def lesson(upload)
-        taken = Workshop::LessonFromZip.new(archive, archive.files.upload_path(upload[:id]), course_id: upload[:course_id],
-                                                                                             by: someone![:id]).call
+        path = archive.files.upload_path(upload[:id])
+        from_zip = Workshop::LessonFromZip.new(archive, path, course_id: upload[:course_id], by: someone![:id])
+        taken = Workshop::Aside.call { from_zip.call }
         archive.uploads.cancel(upload)
         taken
       end

@@ -24,6 +24,10 @@ module Veranda
         tidy(present.first(id: id)) || raise(Core::Refusal.new(:no_such_material, 'There is no such material on the shelf.'))
       end
 
+      # @param ids [Array<String>]
+      # @return [Array<Hash>] those of them that there are
+      def find_all(ids) = present.where(id: ids).map { |row| tidy(row) }
+
       # @param search [String] words in the title, labels or the slides themselves
       # @param sort [String] `newest`, `title` or `size`
       # @return [Array<Hash>]

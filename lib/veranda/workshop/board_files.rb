@@ -102,11 +102,8 @@ module Veranda
         nil
       end
 
-      # In a thread of its own, so that a server goes on meanwhile.
       def aside(&)
-        thread = Thread.new { Dir.mktmpdir('boards', @archive.files.scratch, &) }
-        thread.report_on_exception = false
-        thread.value
+        Aside.call { Dir.mktmpdir('boards', @archive.files.scratch, &) }
       end
 
       def write(dir, number, text)

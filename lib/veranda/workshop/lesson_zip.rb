@@ -52,8 +52,8 @@ module Veranda
       end
 
       def materials
-        used.filter_map do |id|
-          material = @archive.materials.fetch(id)
+        @archive.materials.find_all(used).filter_map do |material|
+          id = material[:id]
           next unless material[:original] && @archive.files.exist?(material[:original])
 
           file = "materials/#{id}/#{Core::Materials::FileName.plain(File.basename(material[:name],
