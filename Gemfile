@@ -36,6 +36,7 @@ gem 'zeitwerk'
 group :development, :test do
   gem 'axe-core-rspec'
   gem 'capybara'
+  gem 'json_schemer' # answers against their shapes
   gem 'rack-test'
   gem 'rspec'
   gem 'rubocop', require: false

@@ -21,7 +21,7 @@ module Bench
       @began = began
       @rng = Random.new(7)
       @count = 0
-      @performer = Veranda::Store::Performer.new(archive.log, rng: @rng)
+      @performer = Veranda::Deciding::Performer.new(archive.log, rng: @rng) { |entry| keep_snapshot(entry.stream) }
       @people = Array.new(14) { |i| Veranda::Core::Person.new(id: archive.people.add("Busy #{i + 1}"), name: "Busy #{i + 1}", role: 'student') }
       @staff = Veranda::Core::Person.new(id: 'odalys', name: 'Odalys Brandt', role: 'instructor')
       make
@@ -55,15 +55,24 @@ module Bench
       @archive.lessons.update(@lesson, version: 1, steps: steps)
       @boards = boards.map { |id| "board/#{id}" }
       @board = @boards.first
-      @sitting = Veranda::Http::Classes.new(@archive).ready(@archive.lessons.fetch(@lesson))
+      @sitting = Veranda::Preparing::Classes.new(@archive).ready(@archive.lessons.fetch(@lesson))
       @stream = "sitting/#{@sitting}"
+      @room = "place/#{@sitting}.main"
       @at = @began
     end
 
     def act(person, wire_name, stream, **input)
-      order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: person, sitting: @stream,
-                                                                                    id: "b#{@count += 1}")
+      order = Veranda::Deciding::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: person, sitting: @sitting,
+                                                                                       id: "b#{@count += 1}")
       @performer.perform([order], at: @at).first.refusal
+    end
+
+    # As a worker does for a class that goes on.
+    def keep_snapshot(stream)
+      copy = @performer.copy(stream)
+      due = @archive.log.snapshots.due(copy) or return
+      copy.kept = due
+      @archive.log.snapshots.keep(stream, due, copy.at, copy.state)
     end
 
     # The board of the step before is tidied, and the class goes on to the next.
@@ -81,11 +90,11 @@ module Bench
       when 38...72 then act(@staff, 'board.point', @board, page: 'p1', path: Array.new(10) do |i|
         [i * 100, @rng.rand(1600), @rng.rand(1000)]
       end.flatten)
-      when 72...80 then act(person, 'exchange.post', "exchange/#{@sitting}", id: "p#{@count}",
-                                                                             text: 'I think Red gives way here, because of the bearing.')
+      when 72...80 then act(person, 'exchange.post', "exchange/#{@sitting}.main", id: "p#{@count}",
+                                                                                  text: 'I think Red gives way here, because of the bearing.')
       when 80...90 then act(person, 'board.undo', @board)
-      when 90...95 then act(person, 'class.raise_hand', @stream)
-      else act(@staff, 'class.lower_hand', @stream, person: person.id)
+      when 90...95 then act(person, 'class.raise_hand', @room)
+      else act(@staff, 'class.lower_hand', @room, person: person.id)
       end
     end
 

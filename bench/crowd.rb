@@ -26,7 +26,7 @@ module Bench
 
     # @return [String] a session cookie, as the server makes it
     def cookie(person)
-      app = Rack::Session::Cookie.new(->(env) { (env['rack.session']['person_id'] = person) && [200, {}, []] },
+      app = Rack::Session::Cookie.new(->(env) { env['rack.session'].update('person_id' => person, 'sid' => Veranda::Store::Ids.call) && [200, {}, []] },
                                       key: 'veranda', secrets: Veranda::Environment.session_secret)
       headers = app.call(Rack::MockRequest.env_for('/'))[1]
       Array(headers['set-cookie']).first.split(';').first

@@ -22,7 +22,7 @@ module Bench
     # The log as a client would get it entry by entry, against the views it gets instead.
     def sizes(klass)
       names = @archive.db[:entries].where(Sequel.like(:stream,
-                                                      "%/#{klass.sitting}")).or(stream: boards(klass)).distinct.select_map(:stream)
+                                                      "%/#{klass.sitting}%")).or(stream: boards(klass)).distinct.select_map(:stream)
       log = names.sum { |name| @archive.log.entries(name).sum { |entry| Veranda::Live::Frames.entry(entry).bytesize } }
       views = names.sum { |name| JSON.generate(@archive.log.state(name).first.view).bytesize }
       Report.line('join, snapshot', views / 1024.0, 'kB', baseline: log / 1024.0, target: '≤ 0.1× the log')

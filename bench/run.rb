@@ -2,19 +2,20 @@
 
 require_relative '../config/environment'
 Zeitwerk::Loader.eager_load_all
-%w[server wire].each { |part| require_relative "../spec/support/#{part}" }
-%w[school hands materials/pptx].each { |part| require_relative "../demo/#{part}" }
-%w[report browser crowd measure busy_class fanout join seek board convert].each { |part| require_relative part }
+%w[server wire visitor_client].each { |part| require_relative "../spec/support/#{part}" }
+%w[school hands sign_ins materials/pptx].each { |part| require_relative "../demo/#{part}" }
+%w[report browser crowd measure busy_class fanout join seek board convert quiet processes page].each { |part| require_relative part }
 
 ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek, 'board' => Bench::Board,
-        'convert' => Bench::Convert }.freeze
+        'convert' => Bench::Convert, 'quiet' => Bench::Quiet, 'processes' => Bench::Processes, 'page' => Bench::Page }.freeze
 
-archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),
+# The clients of the specs, which measures borrow, know it by this name.
+ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),
                                       files: Veranda::Environment.files)
 begin
   (ARGV.empty? ? ALL.keys : ARGV).each do |name|
     measure = ALL[name] or abort "There is no measure #{name}; there are #{ALL.keys.join(', ')}."
-    measure.new(archive, Server).run
+    measure.new(ARCHIVE, Server).run
   end
 ensure
   Server.stop_all

@@ -5,7 +5,7 @@ module Demo
   class Hands
     # @param archive [Veranda::Store::Archive]
     def initialize(archive)
-      @performer = Veranda::Store::Performer.new(archive.log, rng: Random.new(3))
+      @performer = Veranda::Deciding::Performer.new(archive.log, rng: Random.new(3))
       @count = 0
     end
 
@@ -13,11 +13,11 @@ module Demo
     # @param wire_name [String]
     # @param stream [String]
     # @param at [Integer] ms since the epoch
-    # @param sitting [String, nil] stream of the class
+    # @param sitting [String, nil] id of the class
     # @raise [Veranda::Core::Refusal] the demo asks for nothing that is not allowed
     def do(person, wire_name, stream, at:, sitting: nil, **input)
-      order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, sitting: sitting,
-                                                                                    by: School.person(person), id: "demo#{@count += 1}")
+      order = Veranda::Deciding::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, sitting: sitting,
+                                                                                       by: School.person(person), id: "demo#{@count += 1}")
       outcome = @performer.perform([order], at: at).first
       raise outcome.refusal if outcome.refusal
     end

@@ -14,7 +14,8 @@ module Demo
       @starts_at = starts_at
       @id = archive.sittings.create(lesson_id, id: id)
       @sitting = "sitting/#{@id}"
-      @exchange = "exchange/#{@id}"
+      @room = "place/#{@id}.main"
+      @exchange = "exchange/#{@id}.main"
       @acts = []
       act('odalys', -20, 'class.plan', @sitting, **archive.sittings.plan(archive.sittings.fetch(@id)).transform_keys(&:to_sym))
     end
@@ -33,12 +34,12 @@ module Demo
     end
 
     def move(minute, step) = act('odalys', minute, 'class.move', @sitting, step: step)
-    def show(minute, board, page) = act('odalys', minute, 'class.show', @sitting, board: board, page: page)
-    def raise_hand(person, minute) = act(person, minute, 'class.raise_hand', @sitting)
-    def take_hand(person, minute) = act('odalys', minute, 'class.lower_hand', @sitting, person: person)
+    def show(minute, board, page) = act('odalys', minute, 'class.show', @room, board: board, page: page)
+    def raise_hand(person, minute) = act(person, minute, 'class.raise_hand', @room)
+    def take_hand(person, minute) = act('odalys', minute, 'class.lower_hand', @room, person: person)
 
     def allow(minute, right, allow, person: nil)
-      act('odalys', minute, 'class.rule', @sitting, right: right, allow: allow, **{ person: person }.compact)
+      act('odalys', minute, 'class.rule', @room, right: right, allow: allow, **{ person: person }.compact)
     end
 
     def put(person, minute, board, *marks) = act(person, minute, 'board.put', "board/#{board}", marks: marks)
@@ -66,10 +67,10 @@ module Demo
 
     # Ends the class and carries everything out in order of time.
     def finish(minute, people)
-      people.each_with_index { |person, index| act(person, minute - 0.4 + index * 0.02, 'class.leave', @sitting) }
+      people.each_with_index { |person, index| act(person, minute - 0.4 + index * 0.02, 'class.leave', @sitting, place: 'main') }
       act('odalys', minute, 'class.end', @sitting)
       @acts.sort.each do |at, _, person, wire_name, stream, input|
-        @hands.do(person, wire_name, stream, at: at, sitting: @sitting, **input)
+        @hands.do(person, wire_name, stream, at: at, sitting: @id, **input)
       end
     end
   end

@@ -99,6 +99,20 @@ class Screenshots
     talk
     shoot(@farah, 'class-student')
     shoot(@odalys, 'class-instructor')
+    small
+  end
+
+  # The same class on a phone and on an upright tablet.
+  def small
+    { 'class-phone' => [@farah, 390, 844], 'class-tablet' => [@odalys, 820, 1180] }.each do |name, (session, width, height)|
+      resize(session, width, height)
+      shoot(session, name)
+      resize(session, 1280, 800)
+    end
+  end
+
+  def resize(session, width, height)
+    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: width < 900)
   end
 
   def write_names
@@ -113,12 +127,12 @@ class Screenshots
     drawing = Demo::Drawing.new(prefix: 'talk')
     say('bettina', 'board.put', 'board/rules-crossing', marks: [drawing.ellipse(560, 400, 90, 70, ink: 'plum'), drawing.text(680, 410, 'who sees whose red light?', ink: 'plum')])
     say('odalys', 'board.put', 'board/rules-crossing', marks: [drawing.note(1150, 700, "Give-way vessel acts\nearly and clearly:\nturn to starboard.", w: 330)])
-    say('jonas', 'exchange.post', "exchange/#{@sitting}", id: 'q1', text: 'Does a sailing boat count as give-way here?')
-    say('odalys', 'exchange.post', "exchange/#{@sitting}", id: 'q2', text: 'In a narrow channel she must not impede a vessel that can only keep to it.')
-    say('keiko', 'exchange.post', "exchange/#{@sitting}", id: 'q3', text: 'What if Green cannot turn because of the bar?')
-    %w[jonas mirela].each { |who| say(who, 'class.raise_hand', "sitting/#{@sitting}") }
-    say('odalys', 'class.rule', "sitting/#{@sitting}", right: 'draw', allow: false)
-    say('odalys', 'class.rule', "sitting/#{@sitting}", right: 'draw', allow: true, person: 'bettina')
+    say('jonas', 'exchange.post', "exchange/#{@sitting}.main", id: 'q1', text: 'Does a sailing boat count as give-way here?')
+    say('odalys', 'exchange.post', "exchange/#{@sitting}.main", id: 'q2', text: 'In a narrow channel she must not impede a vessel that can only keep to it.')
+    say('keiko', 'exchange.post', "exchange/#{@sitting}.main", id: 'q3', text: 'What if Green cannot turn because of the bar?')
+    %w[jonas mirela].each { |who| say(who, 'class.raise_hand', "place/#{@sitting}.main") }
+    say('odalys', 'class.rule', "place/#{@sitting}.main", right: 'draw', allow: false)
+    say('odalys', 'class.rule', "place/#{@sitting}.main", right: 'draw', allow: true, person: 'bettina')
   end
 
   # Through the real socket of whoever says it.

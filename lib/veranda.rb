@@ -12,5 +12,6 @@ module Veranda
   loader.push_dir(__dir__)
   loader.ignore(__FILE__, File.join(ROOT, 'core/veranda_core.rb'), File.join(__dir__, 'setup'),
                 File.join(__dir__, 'veranda/store/migrations'))
+  loader.collapse(File.join(ROOT, 'core/veranda/core/boards/*'))
   loader.setup
 end

@@ -56,7 +56,7 @@ module Demo
     def board(lesson_id, id, name, material)
       version = @archive.materials.fetch(material)[:version]
       @archive.lessons.add_board(lesson_id, id: id, name: name, material_id: material)
-      Veranda::Store::Slides.lay(@archive, id, material, version, @archive.materials.slides(material, version), by: School.person('odalys'))
+      Veranda::Preparing::Slides.lay(@archive.log, id, material, version, @archive.materials.slides(material, version), by: School.person('odalys'))
     end
 
     private

@@ -145,6 +145,8 @@ RSpec.describe 'One class, end to end', type: :journey do
     expect(farah).to have_text('Students may not draw on this board just now.')
     expect(farah).to have_no_button('Text')
     odalys.find('button[title="Oona Teague"]').click
+    odalys.find('[role=menuitem]', text: 'Let Oona draw')
+    settle(odalys)
     odalys.find('[role=menuitem]', text: 'Let Oona draw').click
     expect(farah).to have_button('Text')
   end

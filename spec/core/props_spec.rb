@@ -79,3 +79,14 @@ RSpec.describe Core::Props do
     expect { track.do(odalys, 'board.use_prop', { id: 'd', action: 'spin' }) }.to refusing(:no_such_action)
   end
 end
+
+RSpec.describe Core::Boards::SvgWriter do
+  # Faces up to six have pips where a die has six of them, and figures where it has more.
+  [[6, 1], [7, 0]].each do |faces, pips|
+    it "draws a one of #{faces} faces with #{pips} pips" do
+      mark = prop('d', 'dice', count: 1, faces: faces).merge(shows: { rolled: [1] }, z: 1, by: 'odalys', at: 1).freeze
+      text = described_class.new(Core::Boards::Board.new(marks: { 'd' => mark }, top: 1), 'p1', title: 'Dice').call
+      expect(text.scan('<circle').length - described_class.new(Core::Boards::Board.new, 'p1', title: 'Dice').call.scan('<circle').length).to eq(pips)
+    end
+  end
+end

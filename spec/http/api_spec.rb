@@ -53,7 +53,7 @@ RSpec.describe 'The web server' do
       expect(nobody.enter(token, name: 'x' * 300).code).to eq('name_too_long')
       expect(nobody.enter(token, name: 'Oona Teague').body).to eq('to' => "/lessons/#{made[:lesson]}/class")
       sitting = nobody.post("/api/lessons/#{made[:lesson]}/class").body['sitting']
-      expect(nobody.get("/api/classes/#{sitting}").body['notes']).to eq({})
+      expect(nobody.get("/api/classes/#{sitting}").body).to include('recording' => 'none')
       expect(nobody.post("/api/lessons/#{fresh_lesson[:lesson]}/class").code).to eq('not_invited')
     end
 
@@ -66,16 +66,21 @@ RSpec.describe 'The web server' do
   end
 
   describe 'a lesson' do
-    it 'is saved by version: the second of two editors is told, and loses nobody\'s work' do
+    it 'brings together what two people save, and tells of what both have changed' do
       made = fresh_lesson
-      lesson = odalys.get("/api/lessons/#{made[:lesson]}").body
-      steps = lesson['steps'].reverse
-      expect(odalys.patch("/api/lessons/#{made[:lesson]}", { version: lesson['version'], steps: steps }).status).to eq(200)
-      late = odalys.patch("/api/lessons/#{made[:lesson]}", { version: lesson['version'], title: 'Mine' })
-      expect(late.code).to eq('outdated')
-      now = odalys.get("/api/lessons/#{made[:lesson]}").body
-      expect(now['steps'].map { |step| step['id'] }).to eq(%w[two one])
-      expect(now['title']).to eq(lesson['title'])
+      path = "/api/lessons/#{made[:lesson]}"
+      lesson = odalys.get(path).body
+      steps = lesson['steps']
+      first = [steps[1].merge('minutes' => 12), steps[0].merge('title' => 'Warm-up')]
+      expect(odalys.patch(path, { version: lesson['version'], steps: first }).status).to eq(200)
+      second = [steps[0].merge('title' => 'Names', 'notes' => 'Ask each for a trip'), steps[1]]
+      answer = odalys.patch(path, { version: lesson['version'], title: 'Mine', steps: second })
+      expect(answer.body['conflicts']).to eq([{ 'step' => 'one', 'field' => 'title', 'title' => 'Warm-up', 'mine' => 'Names', 'theirs' => 'Warm-up' }])
+      now = odalys.get(path).body
+      expect(now['title']).to eq('Mine')
+      expect(now['steps'].map { |step| step.values_at('id', 'title', 'minutes', 'notes') })
+        .to eq([['two', 'Two', 12, ''], ['one', 'Warm-up', 10, 'Ask each for a trip']])
+      expect(odalys.patch(path, { version: 0, title: 'From long ago' }).code).to eq('outdated')
     end
 
     it 'is closed to students and strangers, and its wrong input is named' do
@@ -114,7 +119,7 @@ RSpec.describe 'The web server' do
       at = 40 * 60_000
       state = farah.get("/api/recordings/tide-class/at?t=#{at}").body['streams']
       later = farah.get("/api/recordings/tide-class/entries?from=#{at}&to=#{at + 600_000}").body['entries']
-      expect(state['sitting/tide-class']['shown']).to eq('board' => 'tide-curve', 'page' => 'p1')
+      expect(state['place/tide-class.main']['shown']).to eq('board' => 'tide-curve', 'page' => 'p1')
       expect(state['board/tide-curve']['marks'].map { |mark| mark['by'] }.tally['keiko']).to be_between(1, 3)
       expect(later.map { |entry| entry['t'] }).to eq(later.map { |entry| entry['t'] }.sort)
       expect(later.map { |entry| entry['t'] }).to all(be > at)
@@ -140,12 +145,12 @@ RSpec.describe 'The web server' do
 
     it 'does not show posts that were deleted' do
       made = fresh_class
-      exchange, sitting = "exchange/#{made[:sitting]}", "sitting/#{made[:sitting]}"
+      exchange, sitting = "exchange/#{made[:sitting]}.main", "sitting/#{made[:sitting]}"
       perform('odalys', 'class.record', sitting, on: true)
-      perform('odalys', 'exchange.post', exchange, sitting: sitting, id: 'a', text: 'regretted')
-      perform('odalys', 'exchange.post', exchange, sitting: sitting, id: 'b', text: 'meant')
+      perform('odalys', 'exchange.post', exchange, id: 'a', text: 'regretted')
+      perform('odalys', 'exchange.post', exchange, id: 'b', text: 'meant')
       sleep 0.05
-      perform('odalys', 'exchange.delete', exchange, sitting: sitting, id: 'a')
+      perform('odalys', 'exchange.delete', exchange, id: 'a')
       perform('odalys', 'class.end', sitting)
       path = "/api/recordings/#{made[:sitting]}"
       told = [odalys.get("#{path}/at?t=1"), odalys.get("#{path}/at?t=30"),
@@ -163,6 +168,13 @@ RSpec.describe 'The web server' do
     ['/assets/../../Gemfile', '/assets/%2e%2e/%2e%2e/Gemfile', '/api/../Gemfile'].each do |path|
       expect(nobody.get(path).body.to_s).not_to include('rubygems')
     end
+  end
+
+  it 'names with the page of a class all that it needs, and nothing that is not there' do
+    named = nobody.get('/classes/anything').headers['link'].scan(/<([^>]+)>; rel=(\w+)/)
+    expect(named.map(&:last).uniq).to contain_exactly('modulepreload', 'preload')
+    expect(named.map { |path, _| nobody.get(path).headers['cache-control'] }.uniq).to eq(['public, max-age=31536000, immutable'])
+    expect(nobody.get('/lessons/anything').headers['link']).to be_nil
   end
 
   it 'answers nonsense in JSON, with a sentence' do

@@ -99,7 +99,7 @@ RSpec.describe 'Preparing over HTTP' do
       lesson = fresh_lesson('With a picture')
       perform('odalys', 'board.put', "board/#{lesson[:board]}",
               marks: [{ id: 'i', page: 'p1', kind: 'image', x: 0, y: 0, w: 40, h: 30, ink: 'slate', material: id, version: 1, slide: 1, alt: 'A point' }])
-      expect(odalys.get("/api/materials/#{id}").body['uses']).to match([a_hash_including('lesson' => 'With a picture', 'id' => lesson[:board])])
+      expect(odalys.get("/api/materials/#{id}").body['uses']).to match([a_hash_including('lesson' => 'With a picture', 'board' => lesson[:board])])
       odalys.delete("/api/materials/#{id}")
       expect(odalys.get('/api/courses/navigation/materials').body.map { |row| row['id'] }).not_to include(id)
       expect(farah.get("/api/materials/#{id}/1/slides/1").status).to eq(200)

@@ -7,14 +7,17 @@ RSpec.describe 'A class over real sockets' do
   let(:made) { fresh_class }
   let(:sitting) { "sitting/#{made[:sitting]}" }
   let(:board) { "board/#{made[:board]}" }
-  let(:exchange) { "exchange/#{made[:sitting]}" }
+  let(:exchange) { "exchange/#{made[:sitting]}.main" }
+  let(:room) { "place/#{made[:sitting]}.main" }
+  let(:doors) { "place/#{made[:sitting]}.waiting" }
+  let(:staff) { "staff/#{made[:sitting]}" }
 
   def join(who, **options) = Wire.join(server, who, { sitting: made[:sitting] }, **options)
 
   it 'welcomes with everything one may read, and nothing else' do
     farah = join('farah')
     names = farah.wait_for('welcome')['streams'].map { |part| part['stream'] }
-    expect(names).to contain_exactly(sitting, exchange, board)
+    expect(names).to contain_exactly(sitting, room, exchange, "own/#{made[:sitting]}.farah", board)
     expect(farah.wait_for('welcome')['you']).to include('id' => 'farah', 'role' => 'student', 'staff' => false)
     expect(JSON.generate(farah.heard)).not_to include('private words')
   end
@@ -60,18 +63,19 @@ RSpec.describe 'A class over real sockets' do
     ruled = fresh_class(**fresh)
     odalys, farah = %w[odalys farah].map { |who| Wire.join(server, who, { sitting: ruled[:sitting] }) }
     odalys.do('class.move', "sitting/#{ruled[:sitting]}", step: 'two')
-    expect(farah.wait_for('rights')['rights'].transform_values { |right| right['allowed'] }).to eq('draw' => false, 'post' => true, 'props' => false)
+    told = farah.wait_for('rights')['rights'].fetch("place/#{ruled[:sitting]}.main")
+    expect(told.transform_values { |right| right['allowed'] }).to eq('draw' => false, 'post' => true, 'props' => false, 'arrange' => false)
   end
 
   it 'takes rights away at once, says why, and sends no glimpse of those who may not draw' do
     odalys = join('odalys')
     farah = join('farah')
-    odalys.do('class.rule', sitting, right: 'draw', allow: false)
+    odalys.do('class.rule', room, right: 'draw', allow: false)
     told = farah.wait_for('rights')
-    expect(told['rights']['draw']).to include('allowed' => false, 'says' => 'Students may not draw on this board just now.')
+    expect(told['rights'][room]['draw']).to include('allowed' => false, 'says' => 'Students may not draw on this board just now.')
     expect(farah.do('board.put', board, marks: [stroke('m1')])).to include('t' => 'refused', 'code' => 'may_not_draw')
-    farah.say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1 })
-    odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 2, y: 2 })
+    farah.say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1, page: 'p1' })
+    odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 2, y: 2, page: 'p1' })
     farah.wait_for('now')
     # One is told one's own glimpses too; whatever comes with them has come by then.
     odalys.wait_for('now')
@@ -87,7 +91,7 @@ RSpec.describe 'A class over real sockets' do
 
     it 'shows boards to those who wait only when the doors open' do
       farah = join('farah')
-      expect(farah.wait_for('welcome')['streams'].map { |part| part['stream'] }).to eq([sitting])
+      expect(farah.wait_for('welcome')['streams'].map { |part| part['stream'] }).to contain_exactly(doors, "own/#{made[:sitting]}.farah")
       expect(farah.do('board.put', board, marks: [stroke('m1')])).to include('code' => 'no_access')
       odalys = join('odalys')
       odalys.do('class.open', sitting)
@@ -116,10 +120,10 @@ RSpec.describe 'A class over real sockets' do
       odalys = join('odalys')
       odalys.do('board.put', board, marks: [stroke('m1')])
       at = Lessons::NOW.call
-      performer = Veranda::Store::Performer.new(ARCHIVE.log)
+      performer = Veranda::Deciding::Performer.new(ARCHIVE.log)
       orders = Array.new(310) do |i|
-        Veranda::Store::Order.of('board.change', { 'changes' => [{ 'id' => 'm1', 'set' => { 'x' => i + 20 } }] }, stream: board,
-                                                                                                                  by: Demo::School.person('odalys'))
+        Veranda::Deciding::Order.of('board.change', { 'changes' => [{ 'id' => 'm1', 'set' => { 'x' => i + 20 } }] }, stream: board,
+                                                                                                                     by: Demo::School.person('odalys'))
       end
       orders.each_slice(50) { |batch| performer.perform(batch, at: at) }
       part = join('farah', seen: { board => 1 }).part(board)
@@ -171,8 +175,9 @@ RSpec.describe 'A class over real sockets' do
     farah = join('farah')
     odalys.do('class.end', sitting)
     farah.wait_for('entry') { |message| message['kind'] == 'ended' }
-    farah.wait_for('rights') { |message| message['rights']['post']['code'] == 'class_ended' }
-    expect(join('jonas').part(board)).to include('head' => 0)
+    farah.wait_for('rights') { |message| message['rights'][room]['post']['code'] == 'class_ended' }
+    expect(join('farah').part(board)).to include('head' => 0)
+    expect(join('jonas').wait_for('error')).to include('code' => 'class_ended')
   end
 end
 

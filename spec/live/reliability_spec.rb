@@ -68,8 +68,9 @@ RSpec.describe 'Reliability' do
 
     wires[0].say(t: 'now', stream: board, kind: 'pointer', body: { x: 1, y: 1, page: 'p1' })
     expect(wires[1].wait_for('now')['all'].first['by']).to eq('odalys')
-    wires[0].do('class.rule', sitting, right: 'draw', allow: false)
-    expect(wires[1].wait_for('rights')['rights']['draw']['allowed']).to be(false)
+    wires[0].do('class.rule', "place/#{made[:sitting]}.main", right: 'draw', allow: false)
+    told = wires[1].wait_for('rights')['rights'].fetch("place/#{made[:sitting]}.main")
+    expect(told['draw']['allowed']).to be(false)
   end
 
   it 'does not let a peer that never reads hold up others, and tells it the state when it reads again' do
@@ -81,7 +82,7 @@ RSpec.describe 'Reliability' do
     odalys.do('board.put', board, marks: [stroke('long')])
     # More than the buffers of two sockets and the outbox hold together.
     200.times do |i|
-      points = Array.new(5_900) { |n| ((n + i) % 19_000) + 0.123 }
+      points = Array.new(5_900) { |n| ((n + i) % 11_000) + 0.123 }
       expect(odalys.do('board.change', board, changes: [{ id: 'long', set: { points: points } }])['t']).to eq('done')
     end
     slow.instance_variable_set(:@reader, Thread.new { slow.send(:listen) })

@@ -28,13 +28,15 @@ RSpec.describe Veranda::Store::Log do
   end
 
   it 'gives the state at any earlier time, with and without snapshots' do
-    performer = Veranda::Store::Performer.new(log)
+    performer = Veranda::Deciding::Performer.new(log)
     orders = Array.new(1_200) do |i|
-      Veranda::Store::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke("m#{i}")])), stream: stream, by: Demo::School.person('odalys'))
+      Veranda::Deciding::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke("m#{i}")])), stream: stream, by: Demo::School.person('odalys'))
     end
     orders.each_slice(100).with_index { |batch, i| performer.perform(batch, at: 1_000 * (i + 1)) }
 
-    expect(ARCHIVE.db[:snapshots].where(stream: stream).count).to be_between(2, 6)
+    [400, 900].each { |seq| Veranda::Workshop::KeepSnapshot.keep(log, stream, seq) }
+    2.times { Veranda::Workshop::KeepSnapshot.keep(log, stream, 900) }
+    expect(ARCHIVE.db[:snapshots].where(stream: stream).select_order_map(:seq)).to eq([400, 900])
     [0, 999, 1_000, 4_500, 7_000, 12_000].each do |at|
       expect(log.state_at(stream, at).marks.length).to eq(at / 1_000 * 100)
     end
@@ -48,13 +50,38 @@ RSpec.describe Veranda::Store::Log do
   end
 end
 
-RSpec.describe Veranda::Store::Performer do
+RSpec.describe Veranda::Deciding::Performer do
+  # A log into which another process writes just before everything that is written without a lock.
+  class Contended < SimpleDelegator
+    def initialize(log, &other)
+      super(log)
+      @other = other
+    end
+
+    def append_at(...)
+      @other.call
+      __getobj__.append_at(...)
+    end
+  end
+
   let(:stream) { "board/#{fresh_lesson[:board]}" }
   let(:odalys) { Demo::School.person('odalys') }
 
   def order(mark, id: "c-#{mark}", again: false)
-    Veranda::Store::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke(mark)])), stream: stream, by: odalys, id: id,
-                                                                                            again: again)
+    Veranda::Deciding::Order.of('board.put', JSON.parse(JSON.generate(marks: [stroke(mark)])), stream: stream, by: odalys, id: id,
+                                                                                               again: again)
+  end
+
+  it 'gets its turn while another process writes to the same stream without a pause' do
+    other = described_class.new(ARCHIVE.log)
+    theirs = 0
+    contended = Contended.new(ARCHIVE.log) { other.perform([order("theirs#{theirs += 1}")], at: Lessons::NOW.call) }
+    told = []
+    performer = described_class.new(contended) { |entry| told << entry.seq }
+    outcomes = Array.new(3) { |i| performer.perform([order("mine#{i}")], at: Lessons::NOW.call).first }
+    expect(outcomes.map(&:refusal)).to all(be_nil)
+    expect(ARCHIVE.log.state(stream).first.marks.keys).to include('mine0', 'mine1', 'mine2', 'theirs1')
+    expect(told).to eq(told.sort.uniq)
   end
 
   def perform_with(performer, *orders) = performer.perform(orders, at: 1_000)

@@ -58,9 +58,16 @@ module Browsers
 
   def marks(session, kind = nil) = session.all(kind ? "[data-kind=#{kind}]" : '[data-mark]', minimum: 0).length
 
-  # No violations of WCAG 2.2 A and AA on the page as it stands.
+  # No violations of WCAG 2.2 A and AA on the page as it stands, once what fades in has done so: half faded words have half the contrast.
   def expect_accessible(session)
+    settle(session)
     expect(session).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
+  end
+
+  # Waits until nothing fades or moves any more; what does so for ever (a blinking sign) is not waited for.
+  def settle(session)
+    moving = 'document.getAnimations().some((each) => each.effect.getComputedTiming().iterations !== Infinity)'
+    80.times { session.evaluate_script(moving) ? sleep(0.05) : break }
   end
 
   # @return [String] path of the file that was saved, once all of it is there
@@ -74,9 +81,11 @@ module Browsers
     raise "#{name} was not saved; there are #{Dir.children(DOWNLOADS)}"
   end
 
-  # Chooses from one of the words of the ledge or the ribbon.
+  # Chooses from one of the words of the ledge or the ribbon, once the menu stands still: while it opens, its items move beneath the hand.
   def choose(session, word, item)
     session.find('button', text: /\A#{word}\z/).click
+    session.find('li[role=menuitem]', text: item, match: :first)
+    settle(session)
     session.find('li[role=menuitem]', text: item, match: :first).click
     session.has_no_css?('[role=menu]')
   end

@@ -19,16 +19,16 @@ module Lessons
   # @return [Hash] as {#fresh_lesson}, and `:sitting`
   def fresh_class(open: true, **lesson)
     made = lesson.empty? ? fresh_lesson : lesson
-    sitting = Veranda::Http::Classes.new(ARCHIVE).ready(ARCHIVE.lessons.fetch(made[:lesson]))
+    sitting = Veranda::Preparing::Classes.new(ARCHIVE).ready(ARCHIVE.lessons.fetch(made[:lesson]))
     perform('odalys', 'class.open', "sitting/#{sitting}") if open
     made.merge(sitting: sitting)
   end
 
   # Carries out one command in this process.
-  # @return [Veranda::Store::Outcome]
+  # @return [Veranda::Deciding::Outcome]
   def perform(who, wire_name, stream, sitting: nil, **input)
-    order = Veranda::Store::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: Demo::School.person(who),
-                                                                                  sitting: sitting)
-    Veranda::Store::Performer.new(ARCHIVE.log).perform([order], at: NOW.call).first
+    order = Veranda::Deciding::Order.of(wire_name, JSON.parse(JSON.generate(input)), stream: stream, by: Demo::School.person(who),
+                                                                                     sitting: sitting)
+    Veranda::Deciding::Performer.new(ARCHIVE.log).perform([order], at: NOW.call).first
   end
 end

@@ -19,8 +19,8 @@ class Server
     @port = Addrinfo.tcp('127.0.0.1', 0).bind { |socket| socket.local_address.ip_port }
     command = %W[bundle exec falcon serve --bind #{address} --count 1 --config config.ru]
     @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
-    @pid = spawn({ 'PROCESSES' => processes.to_s, **settings }, *command, chdir: Veranda::ROOT, out: @log, err: @log,
-                                                                          in: '/dev/null', pgroup: true)
+    @pid = spawn({ 'PROCESSES' => processes.to_s, 'VERANDA_PACE_EVERY' => '3', **settings }, *command, chdir: Veranda::ROOT, out: @log, err: @log,
+                                                                                                       in: '/dev/null', pgroup: true)
     self.class.all << self
     wait
   end
@@ -36,6 +36,16 @@ class Server
   rescue Errno::ESRCH, Errno::ECHILD
     @pid = nil
   end
+
+  # @return [Array<Hash>] what the server has told of its pace, see Veranda::Live::Pace
+  def pace
+    File.readlines(@log).filter_map { |line| JSON.parse(line)['message'].last if line.include?('"Pace"') }
+  rescue JSON::ParserError
+    []
+  end
+
+  # @return [Array<String>] what the server has written of errors
+  def errors = File.read(@log).scrub.lines.grep(/error|exception|\.rb:\d+:in/i).first(20)
 
   # Ends every process of the server at once, with no chance to tidy up.
   def kill = stop(:KILL)

@@ -14,52 +14,101 @@ module Stage
     Core::Person.new(id: id.to_s, name: name, role: role)
   end
 
-  # One stream with what has happened on it.
-  class Track
-    attr_reader :name, :state, :entries
-    attr_accessor :clock, :outside
-
-    def initialize(name, sitting: nil)
-      @name = name
-      @state = Core::Streams::Fold.start(name)
-      @sitting = sitting
-      @entries = []
-      @clock = 1_000_000
+  # All streams there are, with what has happened on them: commands are carried out as a server would, but in memory.
+  class World
+    # @param sitting_id [String, nil] the class that commands on boards happen in
+    def initialize(sitting_id: nil)
+      @sitting_id = sitting_id
+      @entries = Hash.new { |hash, name| hash[name] = [] }
+      @states = Hash.new { |hash, name| hash[name] = Core::Streams::Fold.start(name) }
     end
 
-    # @return [Core::Streams::Entry, nil]
-    def do(by, wire_name, input = {}, at: @clock += 1_000)
-      sitting = @name.start_with?('sitting') ? @state : @sitting&.state
-      scene = Core::Scene.new(state: @state, sitting: sitting, by: by, at: at, rng: Random.new(@entries.length),
-                              outside: outside, earlier: ->(seq) { Core::Streams::Fold.over(@name, copies.take(seq)) })
-      kind, body = Core::Commands.decide(wire_name, JSON.parse(JSON.generate(input)), scene)
-      kind && append(by.id, kind, body, at)
+    attr_reader :sitting_id
+
+    def entries(name) = @entries[name]
+    def state(name) = @states[name]
+
+    # @return [Array<Core::Streams::Entry>] what was stored
+    def perform(by, wire_name, input, on:, at:, outside: nil)
+      sitting_id = Core::Streams::StreamName.sitting_id(on) || (@sitting_id unless outside)
+      command = nil
+      drafts = Core::Commands.decide(wire_name, JSON.parse(JSON.generate(input))) do |found, checked|
+        command = found
+        @concern = Core::Streams::Concern.new(on, sitting_id: sitting_id, by: by.id, input: checked)
+        scene(on, by, at, outside)
+      end
+      undeclared = drafts.map(&:stream) - command.writes(@concern)
+      raise "#{wire_name} did not declare #{undeclared}" if undeclared.any?
+
+      drafts.map { |draft| append(draft, by.id, at) }
     end
 
     # What the state would be, folded afresh from what JSON keeps of the entries.
-    def refolded
-      Core::Streams::Fold.over(@name, copies)
-    end
+    def refolded(name, upto: nil) = Core::Streams::Fold.over(name, copies(name).take(upto || @entries[name].length))
 
     # The state after a snapshot was written and read back.
-    def restored = Core::Streams::Fold.restore(@name, through_json(@state.to_h))
+    def restored(name) = Core::Streams::Fold.restore(name, through_json(state(name).to_h))
 
     private
 
-    def copies = @entries.map { |entry| entry.dup.tap { |copy| copy.body = through_json(copy.body) } }
+    def scene(name, by, at, outside)
+      Core::Scene.new(@concern, by: by, at: at, rng: Random.new(@entries[name].length), outside: outside,
+                                earlier: ->(seq) { refolded(name, upto: seq) }) { |stream| @states[stream] }
+    end
 
-    def append(actor, kind, body, at)
-      entry = Core::Streams::Entry.new(stream: @name, seq: @entries.length + 1, at: at, actor: actor, kind: kind,
-                                       body: through_json(body), command_id: "c#{@entries.length}")
-      @entries << entry
-      @state.apply(entry)
+    def append(draft, actor, at)
+      own = @entries[draft.stream]
+      entry = Core::Streams::Entry.new(stream: draft.stream, seq: own.length + 1, at: at, actor: actor, kind: draft.kind,
+                                       body: through_json(draft.body), command_id: "c#{own.length}")
+      own << entry
+      @states[draft.stream].apply(entry)
       entry
     end
 
+    def copies(name) = @entries[name].map { |entry| entry.dup.tap { |copy| copy.body = through_json(copy.body) } }
     def through_json(value) = JSON.parse(JSON.generate(value), symbolize_names: true)
   end
 
-  def board(sitting: nil) = Track.new('board/b1', sitting: sitting)
+  # One stream of a world.
+  class Track
+    attr_reader :name, :world
+    attr_accessor :clock, :outside
+
+    def initialize(name, world)
+      @name = name
+      @world = world
+      @clock = 1_000_000
+    end
+
+    def state = @world.state(@name)
+    def entries = @world.entries(@name)
+    def refolded = @world.refolded(@name)
+    def restored = @world.restored(@name)
+
+    # The main room, the staff's facts and what was written, of a class.
+    def place(id = 'main') = @world.state("place/#{@world.sitting_id}.#{id}")
+    def staff = @world.state("staff/#{@world.sitting_id}")
+    def own(person) = @world.state("own/#{@world.sitting_id}.#{person}")
+
+    # Carries out a command on this stream, or on that of its class where it belongs.
+    # @return [Core::Streams::Entry, nil] the first entry that came of it
+    def do(by, wire_name, input = {}, at: @clock += 1_000, on: home(wire_name))
+      @world.perform(by, wire_name, input, on: on, at: at, outside: outside).first
+    end
+
+    private
+
+    def home(wire_name)
+      kind = Core::Commands.fetch(wire_name).stream_kind
+      return @name if Core::Streams::StreamName.kind(@name) == kind
+
+      { sitting: "sitting/#{@world.sitting_id}", staff: "staff/#{@world.sitting_id}", place: "place/#{@world.sitting_id}.main",
+        exchange: "exchange/#{@world.sitting_id}.main" }.fetch(kind)
+    end
+  end
+
+  # @param sitting [Track, nil] of the class that it is drawn on in
+  def board(sitting: nil) = Track.new('board/b1', sitting&.world || World.new)
 
   PLAN = {
     id: 's1', title: 'Collision rules', course: 'Navigation', starts_at: 1_000_000, minutes: 60,
@@ -75,7 +124,7 @@ module Stage
 
   # A class that has been planned; with `open: true` its doors are open and two students are in.
   def sitting(open: true, **changes)
-    track = Track.new('sitting/s1')
+    track = Track.new('sitting/s1', World.new(sitting_id: 's1'))
     track.do(person(:odalys), 'class.plan', PLAN.merge(changes), at: 900_000)
     track.do(person(:odalys), 'class.join', at: 910_000)
     return track unless open

@@ -31,7 +31,7 @@ class Wire
     new(VisitorClient.new(server, as: who)).tap { |wire| wire.hello(scope, seen: seen) }
   end
 
-  def hello(scope, seen: nil, version: 1)
+  def hello(scope, seen: nil, version: 2)
     say({ t: 'hello', v: version, seen: seen, **scope }.compact)
     wait { |message| %w[welcome error].include?(message['t']) }
   end
@@ -113,7 +113,7 @@ class Wire
       frame = @framer.read_frame
       next unless frame.is_a?(Protocol::WebSocket::TextFrame)
 
-      @heard << JSON.parse(frame.unpack)
+      @heard << JSON.parse(frame.unpack).tap { |message| Shaped.message(message) if defined?(Shaped) }
       @news << true
     end
   rescue IOError, SystemCallError, Protocol::WebSocket::Error

@@ -2,20 +2,23 @@
 
 # A real worker process, as bin/start has it.
 class Worker
-  def self.shared = @shared ||= new
+  # A worker ends when the database does, and is started again, as bin/start has it.
+  def self.shared = @shared&.alive? ? @shared : @shared = new
 
   def self.stop = @shared&.stop
 
   def initialize
     @log = File.join(Veranda::Environment.var, 'worker.log')
-    @pid = spawn('bundle', 'exec', 'que', './workshop.rb', '--worker-count', '2', '--poll-interval', '1', '--log-level', 'error',
-                 chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
+    command = %w[bundle exec que ./workshop.rb --queue-name default --queue-name documents --worker-count 2 --poll-interval 1 --log-level error]
+    @pid = spawn(*command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
   end
+
+  def alive? = Process.wait(@pid, Process::WNOHANG).nil?
 
   def stop
     Process.kill(:TERM, @pid)
     Process.wait(@pid)
-  rescue Errno::ESRCH, Errno::ECHILD
+  rescue Errno::ESRCH, Errno::ECHILD # it ended by itself
     nil
   end
 end

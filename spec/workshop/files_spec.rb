@@ -117,7 +117,7 @@ RSpec.describe 'Bringing files' do
   it 'lays a new version under the boards that show the old one, and leaves what was drawn' do
     long = bring(:pdf)
     lesson = fresh_lesson
-    board = Veranda::Http::NewBoard.new(ARCHIVE, ARCHIVE.lessons.fetch(lesson[:lesson]), by: Demo::School.person('odalys')).call(name: 'Slides', material: long[:id])
+    board = Veranda::Preparing::NewBoard.new(ARCHIVE, ARCHIVE.lessons.fetch(lesson[:lesson]), by: Demo::School.person('odalys')).call(name: 'Slides', material: long[:id])
     perform('odalys', 'board.put', "board/#{board[:id]}", marks: [stroke('m1')])
     bring(:locked_pdf, replaces: long[:id])
     expect(ARCHIVE.materials.fetch(long[:id])).to include(version: 1, newer: 'failed')

@@ -1,9 +1,13 @@
-import { lazy, Suspense } from 'react';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import Button from '@mui/material/Button';
+import { lazy, Suspense, type ReactNode } from 'react';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
 import { useSession } from './api/session';
-import { Waiting } from './parts/Waiting';
-import { SignIn } from './screens/SignIn';
+import { Centred } from './parts/frame/Centred';
+import { Fallible } from './parts/frame/Fallible';
+import { Waiting } from './parts/frame/Waiting';
 
+const Keys = lazy(() => import('./parts/frame/Keys').then(({ Keys }) => ({ default: Keys })));
+const SignIn = lazy(() => import('./screens/SignIn'));
 const Enter = lazy(() => import('./screens/Enter'));
 const Desk = lazy(() => import('./screens/Desk'));
 const Lesson = lazy(() => import('./screens/Lesson'));
@@ -18,17 +22,21 @@ const Shelf = lazy(() => import('./screens/Shelf'));
 const Boards = lazy(() => import('./screens/Boards'));
 const NotFound = lazy(() => import('./screens/NotFound'));
 
-/** Which screen belongs to which address. Links and recordings may be opened signed out. */
+/** Which screen belongs to which address. Links and recordings may be opened signed out; a class asks by itself. */
 export function App() {
   return (
     <BrowserRouter>
+      <Suspense fallback={null}>
+        <Keys />
+      </Suspense>
       <Suspense fallback={<Waiting />}>
-        <Routes>
+        <Screens>
           <Route path="/sign-in" element={<SignIn />} />
           <Route path="/enter/:token" element={<Enter />} />
           <Route path="/recordings/:id" element={<Player />} />
+          <Route path="/classes/:id" element={<ClassScreen />} />
           <Route path="/*" element={<SignedIn />} />
-        </Routes>
+        </Screens>
       </Suspense>
     </BrowserRouter>
   );
@@ -37,18 +45,38 @@ export function App() {
 function SignedIn() {
   const session = useSession();
   if (session.isPending) return <Waiting />;
+  if (session.error && !session.data)
+    return <Unreached says={session.error.message} again={() => void session.refetch()} />;
   if (!session.data?.person) return <SignIn />;
   return (
-    <Routes>
+    <Screens>
       <Route path="/" element={<Desk />} />
       <Route path="/lessons/:id" element={<Lesson />} />
       <Route path="/lessons/:id/class" element={<ClassOfLesson />} />
-      <Route path="/classes/:id" element={<ClassScreen />} />
       <Route path="/shelf" element={<Shelf />} />
       <Route path="/shelf/:course" element={<Shelf />} />
       <Route path="/boards" element={<Boards />} />
       <Route path="/recordings" element={<Recordings />} />
       <Route path="*" element={<NotFound />} />
-    </Routes>
+    </Screens>
+  );
+}
+
+/** A screen that goes wrong leaves the way to the others open. */
+function Screens({ children }: { children: ReactNode }) {
+  const { pathname } = useLocation();
+  return (
+    <Fallible what="This page" of={pathname}>
+      <Routes>{children}</Routes>
+    </Fallible>
+  );
+}
+
+/** The server did not say who is here; that is no reason to ask for a password. */
+function Unreached({ says, again }: { says: string; again: () => void }) {
+  return (
+    <Centred alert={says}>
+      <Button onClick={again}>Try again</Button>
+    </Centred>
   );
 }

@@ -9,8 +9,8 @@ module Veranda
         Boards::ArrangeMarks, Boards::StraightenMarks, Boards::UseProp,
         Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::TakeIn,
         Boards::PointAt,
-        Sittings::Plan, Sittings::OpenDoors, Sittings::EndClass, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
+        Sittings::Plan, Sittings::SetBoards, Sittings::OpenDoors, Sittings::LetIn, Sittings::EndClass,
+        Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::Record, Sittings::FireCue, Sittings::StopTimer,
         Exchange::WritePost, Exchange::DeletePost
       ].freeze
@@ -18,7 +18,9 @@ module Veranda
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
 
       # Only the server itself issues these: they say what it saw, not what someone asks for.
-      INTERNAL = [Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::Join, Sittings::Drop, Sittings::Leave].freeze
+      INTERNAL = [
+        Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::LetIn, Sittings::Join, Sittings::Drop, Sittings::Leave
+      ].freeze
 
       # @param wire_name [String]
       # @return [Class<Command>]
@@ -37,12 +39,22 @@ module Veranda
       # Checks the input and decides in one go.
       # @param wire_name [String]
       # @param input [Hash]
-      # @param scene [Scene]
-      # @return [Array(String, Hash), nil]
-      def self.decide(wire_name, input, scene)
+      # @return [Array<Streams::Draft>]
+      # @yieldparam command [Class<Command>]
+      # @yieldparam input [Hash] checked
+      # @yieldreturn [Scene]
+      def self.decide(wire_name, input)
         command = fetch(wire_name)
-        command.new(Contract.check(command.contract, input), scene).decide
+        checked = Contract.check(command.contract, input)
+        drafts(command, checked, yield(command, checked))
       end
+
+      # @param command [Class<Command>]
+      # @param input [Hash] checked
+      # @param scene [Scene]
+      # @return [Array<Streams::Draft>] what is to be stored
+      # @raise [Refusal]
+      def self.drafts(command, input, scene) = [command.new(input, scene).decide].flatten.compact
     end
   end
 end

@@ -13,6 +13,9 @@ module Veranda
     module Contract
       MESSAGES = File.expand_path('messages.yml', __dir__)
 
+      COMPILED = {}.compare_by_identity
+      private_constant :COMPILED
+
       # @return [Dry::Schema::JSON]
       def self.define(&block)
         Dry::Schema.JSON do
@@ -27,6 +30,16 @@ module Veranda
       # @return [Hash] with symbol keys
       # @raise [Refusal] `bad_input`, naming the first field that is wrong
       def self.check(contract, input)
+        good = (COMPILED[contract] ||= CompiledContract.new(contract)).call(input)
+        return good if good
+
+        explain(contract, input)
+      end
+
+      # Tells what is wrong, at the pace of dry-schema.
+      def self.explain(contract, input)
+        raise Refusal.new(:bad_input, 'This could not be read: it is not made of named fields.') unless input.is_a?(Hash)
+
         unknown = UnknownKeys.find(contract.key_map, input)
         raise Refusal.new(:bad_input, "This could not be read: #{unknown.join('.')} is not allowed.") if unknown
 
@@ -36,11 +49,13 @@ module Veranda
         raise Refusal.new(:bad_input, "This could not be read: #{sentence(result.errors(full: false).to_h)}.")
       end
 
+      private_class_method :explain
+
       def self.sentence(errors, path = [])
         key, value = errors.first
         case value
         when Hash then sentence(value, [*path, key])
-        else [[*path, key].join('.'), value.is_a?(Array) ? value.first : value].join(' ')
+        else [[*path, key].join('.'), *value].join(' ')
         end
       end
       private_class_method :sentence

@@ -10,7 +10,7 @@ module Veranda
     # `name_too_long` over {LIMIT} characters: names are shown in full, never cut.
     module Name
       LIMIT = 60
-      INVISIBLE = /[\p{Cc}\p{Cf}\p{Z}\s]+/
+      INVISIBLE = /[\p{Cc}\p{Cf}\p{Z}\p{Cn}\p{Co}\s]+/
 
       # @param text [String]
       # @return [String]

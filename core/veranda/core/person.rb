@@ -9,9 +9,12 @@ module Veranda
       def staff?
         Person::STAFF.include?(role)
       end
+
+      # @return [Boolean] simulated, and in rehearsals alone
+      def stand_in? = role == 'stand_in'
     end
 
-    Person::ROLES = %w[instructor assistant student guest].freeze
+    Person::ROLES = %w[instructor assistant student guest stand_in].freeze
     Person::STAFF = %w[instructor assistant].freeze
   end
 end

@@ -5,7 +5,8 @@ module Veranda
     # What students may do, and why or why not.
     module Rights
       # Each right with the words that finish "You may …".
-      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange', props: 'use props' }.freeze
+      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange', props: 'use props',
+                 arrange: 'change what others put on the board' }.freeze
     end
   end
 end

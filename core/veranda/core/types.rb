@@ -13,8 +13,8 @@ module Veranda
       Number = Nominal::Any
       ID = Strict::String.constrained(format: /\A[\w-]{1,40}\z/)
 
-      # How far outside the page a coordinate may lie, in px on a 1600-wide page.
-      REACH = 20_000
+      # How far from the corner of its page a mark may reach, in px on a 1600-wide page; pages grow no longer than this.
+      REACH = 12_000
 
       # Checks that dry-logic does not have. JSON cannot write Infinity, but `1e999` reads as it.
       module Predicates
@@ -24,6 +24,9 @@ module Veranda
         def self.coordinate?(value)
           value.is_a?(Numeric) && value.finite? && value.abs <= REACH
         end
+
+        # @param value [Integer] ms since the epoch, in years that a class may be in
+        def self.moment?(value) = value.is_a?(Integer) && value.between?(0, 4_102_444_800_000)
 
         # @param value [Array] x and y in turn
         def self.points?(value)

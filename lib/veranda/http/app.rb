@@ -14,6 +14,9 @@ module Veranda
 
       FORGED = JSON.generate(code: :stale_page, says: 'This page has been open for too long. Reload it and try again.')
 
+      # s that a session lasts.
+      SESSION_LASTS = 14 * 86_400
+
       module_function
 
       # @param archive [Store::Archive]
@@ -24,22 +27,24 @@ module Veranda
       # @return [#call]
       def build(archive:, hub:, secret:, root:, secure: false)
         pages = Pages.new(root)
-        api = resources(archive, hub)
-        accounts = Accounts.over(archive.db, secret)
+        aside = Aside::Pools.new
+        api = resources(archive, hub, aside)
+        accounts = Accounts.over(archive.db, secret, aside)
         Rack::Builder.new do
+          use Sane
           use Throttle
           use Rack::Session::Cookie, key: 'veranda', secrets: secret, same_site: :lax, httponly: true, secure: secure,
-                                     expire_after: 14 * 86_400
-          map('/live') { run LiveSocket.new(archive, hub) }
+                                     expire_after: SESSION_LASTS
+          map('/live') { run LiveSocket.new(archive, hub, secure: secure) }
           GUARDS.each { |guard| use guard, reaction: :deny, message: FORGED }
           use accounts
-          run App.router(api, pages)
+          run App.router(api, pages, archive.log)
         end.to_app
       end
 
-      def resources(archive, hub)
+      def resources(archive, hub, aside)
         [Sessions, Desk, Doors, Lessons, Boards, Materials, Uploads, Recordings].map do |resource|
-          resource.new(archive: archive, hub: hub)
+          resource.new(archive: archive, hub: hub, aside: aside)
         end
       end
 
@@ -47,14 +52,23 @@ module Veranda
                  [JSON.generate(code: :not_found, says: 'There is nothing at this address.')]].freeze
 
       # Each resource answers for its own addresses; the first that knows one wins, also when it
-      # answers that what was asked for is not there.
-      def router(api, pages)
+      # answers that what was asked for is not there. What only reads is tried again when a connection to the database
+      # turned out to be dead, since all that were at rest most likely are.
+      def router(api, pages, log)
         lambda do |env|
           next pages.call(env) unless env['PATH_INFO'].start_with?('/api/')
 
-          answers = api.lazy.map { |resource| resource.call(env) }
-          secured(answers.find { |_, headers,| headers['x-cascade'] != 'pass' } || NOTHING)
+          answer = ask(api, env)
+          if env.delete('veranda.away')
+            log.disconnect
+            answer = ask(api, env) if env['REQUEST_METHOD'] == 'GET'
+          end
+          secured(answer || NOTHING)
         end
+      end
+
+      def ask(api, env)
+        api.lazy.map { |resource| resource.call(env) }.find { |_, headers,| headers['x-cascade'] != 'pass' }
       end
 
       def secured((status, headers, body))

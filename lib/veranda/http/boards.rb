@@ -14,6 +14,7 @@ module Veranda
 
       get '/api/boards' do
         taught = archive.people.courses(someone![:id]).select { |_, role| Core::Person::STAFF.include?(role) }.keys
+        aside(:refresh_boards, courses: taught) if archive.boards.stale?(taught)
         found = archive.boards.search(taught, search: params[:search].to_s[0, 200], lesson: params[:lesson],
                                               kind: params[:kind].to_s)
         json(found.map { |row| row.merge(starts_at: ms(row[:starts_at]), words: row[:words].to_s[0, 160]) })
@@ -24,6 +25,7 @@ module Veranda
         facts = Core::Contract.check(CHANGES, input)
         facts[:name] = Core::Name.clean(facts[:name]) if facts[:name]
         board = archive.lessons.update_board(id, **facts)
+        Preparing::Classes.new(archive).boards_changed(board[:lesson_id])
         hub.review(board[:lesson_id])
         json(board.slice(*Store::Lessons::BOARD_COLUMNS))
       end
@@ -36,65 +38,51 @@ module Veranda
 
       get '/api/boards/:id/changes' do |id|
         staff_of!(id)
-        json(archive.boards.changes(id, params[:page].to_s))
+        aside(:board_changes, board: id, page: params[:page].to_s)
       end
 
       # The board as it was after one of its entries.
       get '/api/boards/:id/at/:seq' do |id, seq|
         staff_of!(id)
-        json(archive.log.state_after(Core::Streams::StreamName.board(id), seq.to_i).view)
+        aside(:board_at, board: id, seq: number(seq))
       end
 
       get '/api/boards/:id.pdf' do |id|
-        board, state = read!(id)
-        download("#{Core::Materials::FileName.plain(board[:name])}.pdf", 'application/pdf')
-        Workshop::BoardFiles.new(archive).pdf([[board[:name], state]])
+        board = read!(id)
+        give_away(aside(:board_pdf, board: id), named(board, 'pdf'), 'application/pdf')
       end
 
       # What the board looks like where it begins, in small.
       get '/api/boards/:id/small.svg' do |id|
-        board, state = read!(id)
-        page = state.pages.include?(board[:first_page]) ? board[:first_page] : state.pages.first
-        download('small.svg', 'image/svg+xml')
-        Workshop::BoardFiles.new(archive).small(state, page)
+        read!(id)
+        name = archive.small_pictures.find(id).first || aside(:board_small, board: id)
+        headers 'Content-Security-Policy' => NOTHING_RUNS
+        send_file archive.files.path(name), type: 'image/svg+xml', disposition: 'attachment', filename: 'small.svg'
       end
 
       get '/api/boards/:id/:page.svg' do |id, page|
-        board, state = read!(id, page)
-        download("#{Core::Materials::FileName.plain(board[:name])}.svg", 'image/svg+xml')
-        Workshop::BoardFiles.new(archive).svg(state, page, title: board[:name])
+        board = read!(id)
+        give_away(aside(:board_svg, board: id, page: page), named(board, 'svg'), 'image/svg+xml')
       end
 
       get '/api/boards/:id/:page.png' do |id, page|
-        board, state = read!(id, page)
-        download("#{Core::Materials::FileName.plain(board[:name])}.png", 'image/png')
-        Workshop::BoardFiles.new(archive).png(state, page)
+        board = read!(id)
+        give_away(aside(:board_png, board: id, page: page), named(board, 'png'), 'image/png')
       end
 
       private
 
       def staff_of!(id) = staff!(archive.lessons.fetch(archive.lessons.board(id)[:lesson_id]))
 
-      # @return [Array(Hash, Core::Boards::Board)]
-      def read!(id, page = nil)
+      # @return [Hash] the board
+      def read!(id)
         board = archive.lessons.board(id)
-        person = in_lesson!(archive.lessons.fetch(board[:lesson_id]))
-        unless person.staff? || board[:audience] == 'everyone'
-          raise Core::Refusal.new(:no_access,
-                                  'That board is not open to you.')
-        end
-
-        state, = archive.log.state(Core::Streams::StreamName.board(id))
-        raise Core::Refusal.new(:no_such_board, 'That page is not on this board.') unless page.nil? || state.pages.include?(page)
-
-        [board, state]
+        lesson = archive.lessons.fetch(board[:lesson_id])
+        in_lesson!(lesson)
+        reader.board?(board, lesson) ? board : raise(Core::Refusal.new(:no_access, 'That board is not open to you.'))
       end
 
-      def download(name, type)
-        content_type type
-        headers 'Content-Disposition' => %(attachment; filename="#{name}"),
-                'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; img-src data:"
-      end
+      def named(board, ending) = "#{Core::Materials::FileName.plain(board[:name])}.#{ending}"
     end
   end
 end

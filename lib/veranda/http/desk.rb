@@ -9,43 +9,55 @@ module Veranda
       get '/api/desk' do
         person = someone!
         roles = archive.people.courses(person[:id])
-        lessons = archive.lessons.of_courses(roles.keys).map { |lesson| card(lesson, roles[lesson[:course_id]]) }
+        rows = archive.lessons.of_courses(roles.keys)
+        prepare(rows, roles)
+        lessons = rows.map { |lesson| card(lesson, roles[lesson[:course_id]]) }
         json(now: hub.clock.call, lessons: lessons, waiting: waiting(lessons))
       end
 
       private
 
+      # Everything about all lessons that can be asked for at once.
+      def prepare(lessons, roles)
+        ids = lessons.map { |lesson| lesson[:id] }
+        @classes = archive.sittings.latest(ids)
+        @boards = archive.lessons.board_counts(ids)
+        coming = lessons.select { |lesson| staff?(roles[lesson[:course_id]]) && !over?(lesson) }
+        @findings = coming.empty? ? {} : aside(:findings, lessons: coming.map { |lesson| lesson[:id] }, now: hub.clock.call)
+      end
+
+      def staff?(role) = Core::Person::STAFF.include?(role)
+      def over?(lesson) = ms(lesson[:starts_at]) + lesson[:minutes] * 60_000 < hub.clock.call
+
       def card(lesson, role)
-        staff = Core::Person::STAFF.include?(role)
-        latest = archive.sittings.of_lesson(lesson[:id]).first
         facts = lesson.slice(:id, :title, :number, :minutes).merge(role: role, starts_at: ms(lesson[:starts_at]),
-                                                                   class: class_facts(latest))
-        facts[:course] = archive.course(lesson[:course_id])[:name]
+                                                                   class: class_facts(@classes[lesson[:id]]))
+        facts[:course] = course(lesson[:course_id])
         facts[:host] = host(lesson[:course_id])
-        facts.merge!(preparation(lesson)) if staff
+        facts.merge!(preparation(lesson)) if staff?(role)
         facts
       end
 
+      # Only a class that goes on has to be looked into.
       def class_facts(row)
         return unless row
 
-        sitting = archive.sittings.state(row[:id])
-        row = archive.recordings.fetch(row[:id])
-        recording = archive.recordings.recording(row)
-        { id: row[:sitting_id], status: sitting.status, here: sitting.present.length, shared: row[:shared],
-          recorded: recording&.clock&.length }
-      end
-
-      def preparation(lesson)
-        record_from = lesson[:steps].find { |step| step[:id] == lesson[:record_from] }
-        { steps: lesson[:steps].map { |step| step.slice(:title, :minutes) }, boards: archive.lessons.boards(lesson[:id]).length,
-          record_from: record_from && record_from[:title], to_mend: to_mend(lesson) }
+        here = row[:status] == 'planned' ? 0 : archive.sittings.state(row[:id]).present.length
+        recording = row[:status] == 'ended' && archive.recordings.fetch(row[:id])
+        { id: row[:id], status: row[:status], here: here, shared: recording ? recording[:shared] : false,
+          recorded: recording ? archive.recordings.recording(recording)&.clock&.length : nil }
       end
 
       # What is over needs no mending.
-      def to_mend(lesson)
-        now = hub.clock.call
-        ms(lesson[:starts_at]) + lesson[:minutes] * 60_000 < now ? [] : Preparation.new(archive).findings(lesson, now: now)
+      def preparation(lesson)
+        record_from = lesson[:steps].find { |step| step[:id] == lesson[:record_from] }
+        { steps: lesson[:steps].map { |step| step.slice(:title, :minutes) }, boards: @boards.fetch(lesson[:id], 0),
+          record_from: record_from && record_from[:title], to_mend: @findings.fetch(lesson[:id], []) }
+      end
+
+      def course(id)
+        @courses ||= {}
+        @courses[id] ||= archive.course(id)[:name]
       end
 
       def host(course_id)

@@ -23,17 +23,43 @@ module Veranda
       post '/api/lessons/:id/class' do |id|
         lesson = archive.lessons.fetch(id)
         person = in_lesson!(lesson)
-        json(sitting: Classes.new(archive).ready(lesson, again: person.staff? && input['again'] == true))
+        json(sitting: Preparing::Classes.new(archive).ready(lesson, again: person.staff? && input['again'] == true))
       end
 
-      # A class, with a person's notes of the steps, which the class's own stream does not carry.
+      # A class, with what becomes of its recording for whoever asks.
       get '/api/classes/:id' do |id|
         row = archive.sittings.fetch(id)
         lesson = archive.lessons.fetch(row[:lesson_id])
         person = in_lesson!(lesson)
-        notes = person.staff? ? lesson[:steps].to_h { |step| [step[:id], step[:notes]] } : {}
+        raise Core::Refusal.new(:no_such_class, 'There is no such class.') if row[:rehearsal] && !person.staff?
+
         json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal],
-             notes: notes)
+             recording: recording(row, lesson), shared: archive.recordings.shared?(id))
+      end
+
+      # Who came into a lesson's classes by link, and the links that still let people in.
+      get '/api/lessons/:id/guests' do |id|
+        staff!(archive.lessons.fetch(id))
+        guests(id)
+      end
+
+      delete '/api/lessons/:id/guests/:person' do |id, person|
+        staff!(archive.lessons.fetch(id))
+        archive.people.revoke(id, person_id: person)
+        hub.review(id)
+        guests(id)
+      end
+
+      # Takes a link back, and with it everyone who came by it.
+      delete '/api/lessons/:id/links/:link' do |id, link|
+        staff!(archive.lessons.fetch(id))
+        known = archive.links.find(link)&.fetch(:lesson_id) == id
+        raise Core::Refusal.new(:no_such_link, 'There is no such link to this lesson.') unless known
+
+        archive.links.revoke(link)
+        archive.people.revoke(id, link_id: link)
+        hub.review(id)
+        guests(id)
       end
 
       private
@@ -43,15 +69,31 @@ module Veranda
         link[:lesson_id] ? "/lessons/#{link[:lesson_id]}/class" : '/'
       end
 
-      # Someone already known here keeps who they are.
+      # Someone who is signed in keeps who they are, and comes as a guest where they have no other part.
       def enter_class(link, facts)
         lesson = archive.lessons.fetch(link[:lesson_id])
         unless visitor.in_lesson(lesson)
-          id = archive.people.add(Core::Name.clean(facts['name']))
-          archive.people.admit(lesson[:id], id)
-          visitor.enter_as(id)
+          known = visitor.person
+          id = known ? known[:id] : archive.people.add(Core::Name.clean(facts['name']))
+          archive.people.admit(lesson[:id], id, link_id: link[:id])
+          visitor.enter_as(id) unless known
         end
         "/lessons/#{lesson[:id]}/class"
+      end
+
+      # @return [String] `none`, `ready` to be watched, or `waiting` for staff to share it
+      def recording(row, lesson)
+        kept = row[:status] == 'ended' && archive.recordings.fetch(row[:id])
+        return 'none' unless kept && archive.recordings.recording(kept)
+
+        reader.recording?(kept, lesson) ? 'ready' : 'waiting'
+      end
+
+      def guests(lesson_id)
+        links = archive.links.of_lesson(lesson_id).map do |link|
+          { id: link[:id], made_at: ms(link[:made_at]), expires_at: link[:expires_at] && ms(link[:expires_at]) }
+        end
+        json(guests: archive.people.guests(lesson_id), links: links)
       end
 
       def enter_recording(link, _facts)
@@ -64,7 +106,7 @@ module Veranda
         staff = archive.people.roster(lesson[:course_id]).select { |person| person[:role] == 'instructor' }
         { title: lesson[:title], starts_at: ms(lesson[:starts_at]), minutes: lesson[:minutes],
           course: archive.course(lesson[:course_id])[:name], host: staff.first && staff.first[:name],
-          known: !visitor.in_lesson(lesson).nil? }
+          known: !visitor.person.nil? }
       end
     end
   end

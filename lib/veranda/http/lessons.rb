@@ -8,19 +8,16 @@ module Veranda
       get '/api/lessons/:id.zip' do |id|
         lesson = archive.lessons.fetch(id)
         staff!(lesson)
-        download(lesson, 'zip', 'application/zip')
-        Workshop::Aside.call { Workshop::LessonZip.new(archive, lesson).call }
+        give_away(aside(:lesson_zip, lesson: id), named(lesson, 'zip'), 'application/zip')
       end
 
       # All boards of the lesson in one file.
       get '/api/lessons/:id.pdf' do |id|
         lesson = archive.lessons.fetch(id)
-        person = in_lesson!(lesson)
-        boards = archive.lessons.boards(id).select { |board| person.staff? || Core::Lessons::Outside.reads?(board) }
+        boards = boards_for(lesson)
         raise Core::Refusal.new(:no_such_board, 'This lesson has no boards yet.') if boards.empty?
 
-        download(lesson, 'pdf', 'application/pdf')
-        Workshop::BoardFiles.new(archive).pdf(boards.map { |board| [board[:name], state(board[:id])] })
+        give_away(aside(:lesson_pdf, boards: boards.map { |board| board[:id] }), named(lesson, 'pdf'), 'application/pdf')
       end
 
       get '/api/lessons/:id' do |id|
@@ -44,15 +41,17 @@ module Veranda
         staff!(lesson)
         boards = archive.lessons.boards(id).map { |board| board[:id] }
         facts = Core::Lessons::LessonContract.check(input, boards: boards)
-        facts[:starts_at] = Time.at(facts[:starts_at] / 1000.0) if facts[:starts_at]
-        lesson(archive.lessons.update(id, **facts))
+        facts[:starts_at] = Time.at(facts[:starts_at]/1000r) if facts[:starts_at]
+        saved, conflicts = archive.lessons.update(id, **facts)
+        lesson(saved, conflicts: conflicts.map { |one| one.transform_values { |value| value.is_a?(Time) ? ms(value) : value } })
       end
 
       # A new board: empty, on the slides of a material, or a copy of a template or any other board.
       post '/api/lessons/:id/boards' do |id|
         person = staff!(lesson = archive.lessons.fetch(id))
         facts = Core::Contract.check(BOARD, input)
-        board = NewBoard.new(archive, lesson, by: person).call(**facts)
+        board = Preparing::NewBoard.new(archive, lesson, by: person).call(**facts)
+        Preparing::Classes.new(archive).boards_changed(id)
         hub.review(id)
         status 201
         json(board.slice(*Store::Lessons::BOARD_COLUMNS))
@@ -87,7 +86,7 @@ module Veranda
         lesson = archive.lessons.fetch(id)
         staff!(lesson)
         count = Core::Contract.check(REHEARSAL, input)[:stand_ins]
-        sitting = Classes.new(archive).rehearsal(lesson)
+        sitting = aside(:rehearse, lesson: id)
         StandIns::Troupe.new(hub, lesson, sitting).start(count)
         status 201
         json(sitting: sitting)
@@ -95,7 +94,7 @@ module Veranda
 
       REHEARSAL = Core::Contract.define { required(:stand_ins).value(:integer, gteq?: 1, lteq?: 30) }
       COPY = Core::Contract.define do
-        required(:starts_at).value(:integer, gteq?: 0)
+        required(:starts_at).value(:integer, :moment?)
         optional(:course).value(Core::Types::ID)
       end
       BOARD = Core::Contract.define do
@@ -106,36 +105,36 @@ module Veranda
       NEW = Core::Contract.define do
         required(:course).value(Core::Types::ID)
         required(:title).filled(:string, max_size?: 120)
-        required(:starts_at).value(:integer)
+        required(:starts_at).value(:integer, :moment?)
       end
 
       private
 
-      def lesson(lesson)
+      def lesson(lesson, **more)
         person = staff!(lesson)
         starts_at = ms(lesson[:starts_at])
         facts = lesson.merge(starts_at: starts_at)
         sheet = Core::Lessons::RunSheet.new(lesson[:steps], starts_at: starts_at, minutes: lesson[:minutes])
         json(facts.merge(course: archive.course(lesson[:course_id])[:name], role: person.role, sheet: sheet.to_h,
                          boards: archive.lessons.boards(lesson[:id]),
-                         to_mend: Preparation.new(archive).findings(lesson, now: hub.clock.call)))
+                         to_mend: aside(:findings, lessons: [lesson[:id]], now: hub.clock.call)[lesson[:id]], **more))
       end
 
       # Before and after class: the boards that are open to students, and nothing of the plan.
       def for_students(lesson)
-        boards = archive.lessons.boards(lesson[:id]).select { |board| Core::Lessons::Outside.reads?(board) }
+        boards = boards_for(lesson)
         json(lesson.slice(:id, :title, :number, :minutes, :course_id).merge(
                starts_at: ms(lesson[:starts_at]), course: archive.course(lesson[:course_id])[:name], role: 'student',
                boards: boards.map { |board| board.slice(:id, :name, :outside, :first_page) }
              ))
       end
 
-      def state(board) = archive.log.state(Core::Streams::StreamName.board(board)).first
-
-      def download(lesson, ending, type)
-        content_type type
-        headers 'Content-Disposition' => %(attachment; filename="#{Core::Materials::FileName.plain(lesson[:title])}.#{ending}")
+      def boards_for(lesson)
+        in_lesson!(lesson)
+        archive.lessons.boards(lesson[:id]).select { |board| reader.board?(board, lesson) }
       end
+
+      def named(lesson, ending) = "#{Core::Materials::FileName.plain(lesson[:title])}.#{ending}"
     end
   end
 end

@@ -9,39 +9,45 @@ module Veranda
     class LiveSocket
       # @param archive [Store::Archive]
       # @param hub [Live::Hub]
-      def initialize(archive, hub)
+      # @param secure [Boolean] whether the site is served by https
+      def initialize(archive, hub, secure: false)
         @archive = archive
         @hub = hub
+        @secure = secure
       end
 
       def call(env)
         return refuse(403, 'This address is for pages of Veranda itself.') unless own_origin?(env)
 
-        person = Visitor.new(env['rack.session'], @archive).person
-        return refuse(401, 'Please sign in first.') unless person
+        visitor = Visitor.new(env['rack.session'], @archive)
+        return refuse(401, 'Please sign in first.') unless visitor.person
 
-        converse(env, person[:id]) || refuse(426, 'This address speaks WebSocket only.')
+        converse(env, visitor) || refuse(426, 'This address speaks WebSocket only.')
       end
 
       private
 
       def own_origin?(env)
         origin = env['HTTP_ORIGIN'] or return false
-        URI.parse(origin).then { |uri| [uri.host, uri.port].compact.join(':') == host_and_port(env) }
+        uri = URI.parse(origin)
+        uri.scheme == scheme(env) && [uri.host, uri.port].compact.join(':') == host_and_port(env)
       rescue URI::InvalidURIError
         false
       end
 
       def host_and_port(env)
         host, port = env['HTTP_HOST'].to_s.split(':')
-        "#{host}:#{port || (env['rack.url_scheme'] == 'https' ? 443 : 80)}"
+        "#{host}:#{port || (scheme(env) == 'https' ? 443 : 80)}"
       end
 
-      def converse(env, person_id)
+      # Behind a server that ends TLS, requests come to us by plain http.
+      def scheme(env) = @secure ? 'https' : env['rack.url_scheme']
+
+      def converse(env, visitor)
         @hub.start
         # No compression: frames are made once for everyone.
         Async::WebSocket::Adapters::Rack.open(env, handler: Live::WebSocketLine, extensions: nil) do |line|
-          Live::Peer.new(line, person_id, @hub).run(Async::Task.current)
+          Live::Peer.new(line, visitor.person[:id], @hub, session_id: visitor.session_id).run(Async::Task.current)
         end
       end
 

@@ -5,10 +5,11 @@ module Veranda
     # The shelf: materials with their slides, findings and uses. Slides, and originals of sounds and clips, are
     # also given to students who have a board that shows them.
     class Materials < Resource
+      MOST_SLIDE = Core::Boards::Board::MAX_PAGES
       CHANGES = Core::Contract.define do
         optional(:title).filled(:string, max_size?: 120)
         optional(:labels).value(:array, max_size?: 20).each(:string, max_size?: 40)
-        optional(:first_slide).value(:integer, gteq?: 1)
+        optional(:first_slide).value(:integer, gteq?: 1, lteq?: MOST_SLIDE)
       end
       LINK = Core::Contract.define do
         required(:title).filled(:string, max_size?: 120)
@@ -17,6 +18,8 @@ module Veranda
       SHOWN = %i[id course_id title labels version first_slide link name type kind size state slide_count findings facts uses newer].freeze
       # What is shown in a page of ours can do nothing there.
       POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox"
+      # Of versions and slides that there can be, for the database's sake.
+      MOST_VERSION = 1_000_000
       FOREVER = 'private, max-age=31536000, immutable'
 
       get '/api/courses' do
@@ -60,26 +63,26 @@ module Veranda
 
       get '/api/materials/:id/:version/slides/:slide' do |id, version, slide|
         open!(id)
-        slide = archive.materials.slide(id, version.to_i, slide.to_i)
-        give(slide[:picture], slide[:type])
+        found = slide(id, version, slide)
+        give(found[:picture], found[:type])
       end
 
       get '/api/materials/:id/:version/thumbnails/:slide' do |id, version, slide|
         open!(id)
-        give(archive.materials.slide(id, version.to_i, slide.to_i)[:thumbnail], 'image/png')
+        give(slide(id, version, slide)[:thumbnail], 'image/png')
       end
 
       get '/api/materials/:id/:version/poster' do |id, version|
         open!(id)
-        poster = archive.materials.version(id, version.to_i)[:facts].to_h['poster']
+        poster = archive.materials.version(id, number(version, most: MOST_VERSION))[:facts].to_h['poster']
         raise Core::Refusal.new(:no_such_slide, 'There is no picture of it.') unless poster
 
         give(poster, 'image/png')
       end
 
       get '/api/materials/:id/:version/original' do |id, version|
-        open!(id)
-        row = archive.materials.version(id, version.to_i)
+        row = archive.materials.version(id, number(version, most: MOST_VERSION))
+        allowed!(reader.original?(archive.materials.fetch(id), row[:kind]))
         unless row[:original] && archive.files.exist?(row[:original])
           raise Core::Refusal.new(:no_such_material, 'The original is not kept here.')
         end
@@ -90,6 +93,10 @@ module Veranda
 
       private
 
+      def slide(id, version, slide)
+        archive.materials.slide(id, number(version, most: MOST_VERSION), number(slide, most: MOST_VERSION))
+      end
+
       def shown(material)
         facts = material.slice(*SHOWN)
         facts.merge(made_at: ms(material[:made_at]),
@@ -99,24 +106,13 @@ module Veranda
       # @return [Hash] the material, for those who teach its course
       def mine!(id) = archive.materials.fetch(id).tap { |material| teaching!(material[:course_id]) }
 
-      def open!(id)
-        material = archive.materials.fetch(id)
-        return if known?(material) || watched?(id)
+      def open!(id) = allowed!(reader.slide?(archive.materials.fetch(id)))
+
+      def allowed!(allowed)
+        return if allowed
 
         someone!
         raise Core::Refusal.new(:no_access, 'That material is not open to you.')
-      end
-
-      def known?(material)
-        person = visitor.person or return false
-        role = archive.people.courses(person[:id])[material[:course_id]]
-        Core::Person::STAFF.include?(role) || archive.materials.shown_to?(material[:id], person[:id])
-      end
-
-      # Whoever has a link to a recording sees the slides of its lesson too.
-      def watched?(id)
-        lessons = archive.materials.boards(id).map { |board| board[:lesson_id] }.uniq
-        lessons.flat_map { |lesson| archive.sittings.of_lesson(lesson) }.any? { |row| visitor.watches?(row[:id]) }
       end
 
       def give(file, type, as: 'inline', name: nil)

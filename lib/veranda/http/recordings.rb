@@ -21,26 +21,25 @@ module Veranda
       get '/api/recordings/:id' do |id|
         row, recording, lesson, staff = watchable(id)
         sitting = archive.sittings.state(id)
+        there = aside(:replay_people, sitting: id).filter_map { |person| sitting.seats[person] }
         json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
              at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
-             stretches: recording.clock.stretches, cuts: row[:cuts].length,
-             boards: sitting.boards.select { |board| board[:audience] == 'everyone' },
-             people: sitting.seats.values.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
+             stretches: recording.clock.stretches, cuts: row[:cuts].length, boards: sitting.boards,
+             people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
       end
 
       # The state of everything at a moment of the recording.
       get '/api/recordings/:id/at' do |id|
         _, recording = watchable(id)
-        t = params['t'].to_i.clamp(0, recording.clock.length)
-        json(Store::Replay.new(archive.log, id, recording).at(t))
+        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length))
       end
 
       # What happens between two moments, in order.
       get '/api/recordings/:id/entries' do |id|
         _, recording = watchable(id)
-        from = params['from'].to_i.clamp(0, recording.clock.length)
-        to = params['to'].to_i.clamp(from, [from + WINDOW, recording.clock.length].min)
-        json(from: from, to: to, entries: Store::Replay.new(archive.log, id, recording).between(from, to))
+        from = number(params['from']).clamp(0, recording.clock.length)
+        to = number(params['to']).clamp(from, [from + WINDOW, recording.clock.length].min)
+        aside(:replay_between, sitting: id, from: from, to: to)
       end
 
       patch '/api/recordings/:id' do |id|
@@ -83,10 +82,8 @@ module Veranda
       def watchable(id)
         row = archive.recordings.fetch(id)
         lesson = archive.lessons.fetch(row[:lesson_id])
-        person = visitor.in_lesson(lesson)
-        staff = person&.staff? || false
-        allowed = staff || (person && row[:shared]) || visitor.watches?(id)
-        recording = allowed && archive.recordings.recording(row)
+        staff = visitor.in_lesson(lesson)&.staff? || false
+        recording = reader.recording?(row, lesson) && archive.recordings.recording(row)
         raise archive.recordings.no_such_recording unless recording
 
         [row, recording, lesson, staff]

@@ -10,7 +10,7 @@ module Veranda
 
       set :show_exceptions, false
       set :raise_errors, false
-      set :dump_errors, true
+      set :dump_errors, false
       set :logging, false
       set :protection, false # {App} has it, once for all
       set :host_authorization, {}
@@ -18,15 +18,20 @@ module Veranda
       # Resources by code for which the answer is not 422.
       STATUS = { sign_in: 401, staff_only: 403, not_invited: 403, no_access: 403, link_revoked: 410, link_expired: 410,
                  link_unknown: 404, no_such_lesson: 404, no_such_class: 404, no_such_board: 404, no_such_recording: 404,
-                 no_such_material: 404, no_such_slide: 404, no_such_upload: 404, wrong_offset: 409,
-                 outdated: 409, too_fast: 429 }.freeze
+                 no_such_material: 404, no_such_slide: 404, no_such_upload: 404, no_such_link: 404, wrong_offset: 409,
+                 outdated: 409, too_fast: 429, away: 503 }.freeze
+
+      # What is shown of what people made can do nothing in a page of ours.
+      NOTHING_RUNS = "default-src 'none'; style-src 'unsafe-inline'; img-src data:"
 
       # @param archive [Store::Archive]
       # @param hub [Live::Hub]
-      def initialize(archive:, hub:)
+      # @param aside [Aside::Pool]
+      def initialize(archive:, hub:, aside:)
         super()
         @archive = archive
         @hub = hub
+        @aside = aside
       end
 
       before { content_type :json }
@@ -37,14 +42,16 @@ module Veranda
         json(code: refusal.code, says: refusal.says)
       end
 
-      error Store::Lessons::Outdated do
-        status 409
-        json(code: :outdated,
-             says: 'Someone else has changed this lesson. What you see now is theirs; yours was not saved over it.')
+      # Reading is tried again by {App}, which sees what was raised.
+      error(*Store::Database::AWAY) do
+        env['veranda.away'] = true
+        Console.warn(self, 'The database is away', env['sinatra.error'])
+        status STATUS[:away]
+        json(code: :away, says: 'This could not be reached just now. What you had is kept; try again in a moment.')
       end
 
       error do
-        Console.error(self, 'A request failed', env['sinatra.error'])
+        Complaint.of(self, 'A request failed', env['sinatra.error'])
         json(code: :fault, says: 'Something went wrong here. What you had is kept; try again in a moment.')
       end
 
@@ -61,15 +68,36 @@ module Veranda
                                   'That is more than can be sent in one go.')
         end
 
-        facts = JSON.parse(request.body&.read(BODY_LIMIT) || '')
-        facts.is_a?(Hash) ? facts : raise(unreadable)
-      rescue JSON::ParserError
-        raise unreadable
+        facts = Core::PlainText.parse(request.body&.read(BODY_LIMIT) || '')
+        facts.is_a?(Hash) ? facts : raise(Core::Refusal.new(:bad_input, 'This could not be read as JSON.'))
       end
 
-      def unreadable = Core::Refusal.new(:bad_input, 'This could not be read as JSON.')
+      # A number that an address or a search names.
+      # @return [Integer] 0 when it is none
+      def number(text, most: 1 << 53) = text.to_s[/\A-?\d{1,16}\z/].to_i.clamp(-most, most)
+
+      # Has something done by the process beside, for as long as the visitor waits for it.
+      # @param name [Symbol] see {Aside::Tasks}
+      # @return [Object]
+      def aside(name, **arguments)
+        who = visitor.person&.fetch(:id) || "at #{request.ip}"
+        @aside.call(who, name, arguments, gone: Departure.of(env))
+      end
+
+      # Gives out a file that was made for this request alone.
+      def give_away(path, name, type)
+        content_type type
+        headers 'Content-Disposition' => %(attachment; filename="#{name}"), 'Content-Security-Policy' => NOTHING_RUNS
+        file = PassingFile.new(path)
+        headers 'Content-Length' => file.size.to_s
+        body file
+      ensure
+        # Gone already from the folder, the file lasts for as long as it is open.
+        FileUtils.rm_f(path)
+      end
 
       def visitor = @visitor ||= Visitor.new(session, archive)
+      def reader = visitor.reader
 
       # @return [Hash] whoever is asking
       def someone! = visitor.person || raise(Core::Refusal.new(:sign_in, 'Please sign in first.'))

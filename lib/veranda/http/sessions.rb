@@ -33,8 +33,16 @@ module Veranda
 
       # Signing out, for those who came by a link as for those with an account.
       delete '/api/session' do
+        end_session(visitor.session_id) if visitor.session_id
         session.clear
         json(person: nil)
+      end
+
+      private
+
+      def end_session(sid)
+        archive.people.end_session(sid, until_at: Time.now + App::SESSION_LASTS)
+        hub.sign_off(sid)
       end
     end
   end

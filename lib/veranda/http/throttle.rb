@@ -2,21 +2,27 @@
 
 module Veranda
   module Http
-    # Slows down whoever tries too often from one address: signing in, and opening links.
-    # Limits leave room for a whole class behind one address.
+    # Slows down whoever tries too often: signing in and opening links by address, generously, since a whole school may be behind
+    # one; and signing in to one account strictly, from wherever.
     class Throttle
       # Path, requests per second in the long run, and burst.
       LIMITS = [
-        [%r{\A/auth/login\z}, 0.2, 12],
+        [%r{\A/auth/login\z}, 3, 150],
         [%r{\A/api/links/}, 2, 150],
         [%r{\A/api/materials/}, 20, 200],
         [%r{\A/api/}, 40, 400]
       ].freeze
+      # Tries to sign in to one account from one address, and from all of them together: a stranger's tries must not keep
+      # its owner out.
+      ACCOUNT = [0.1, 12].freeze
+      ACCOUNT_FROM_ALL = [0.5, 60].freeze
       FORGET_OVER = 10_000
 
-      def initialize(app, limits: LIMITS)
+      # @param clock [#call] seconds, monotonic
+      def initialize(app, limits: LIMITS, clock: -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) })
         @app = app
         @limits = limits
+        @clock = clock
         @rates = {}
       end
 
@@ -24,7 +30,8 @@ module Veranda
         pattern, per_second, burst = @limits.find { |path, *| path.match?(env['PATH_INFO']) }
         return @app.call(env) unless pattern && state_changing?(env, pattern)
 
-        rate(env['REMOTE_ADDR'], pattern, per_second, burst).take ? @app.call(env) : too_fast
+        calm = rate([env['REMOTE_ADDR'], pattern], per_second, burst).take && account?(env)
+        calm ? @app.call(env) : too_fast
       end
 
       private
@@ -32,9 +39,17 @@ module Veranda
       # Reading is cheap and frequent; only the last, general limit counts it.
       def state_changing?(env, pattern) = env['REQUEST_METHOD'] != 'GET' || pattern.equal?(@limits.last.first)
 
-      def rate(address, pattern, per_second, burst)
+      def account?(env)
+        account = env.dig('veranda.form', 'email') or return true
+        account = account.strip.downcase[0, 200]
+        rate([:account, account, env['REMOTE_ADDR']], *ACCOUNT).take && rate([:account, account], *ACCOUNT_FROM_ALL).take
+      end
+
+      # The longest unused goes first.
+      def rate(key, per_second, burst)
+        known = @rates.delete(key) || Live::Rate.new(per_second, burst: burst, clock: @clock)
         @rates.shift if @rates.length > FORGET_OVER
-        @rates[[address, pattern]] ||= Live::Rate.new(per_second, burst: burst)
+        @rates[key] = known
       end
 
       def too_fast

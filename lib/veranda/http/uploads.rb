@@ -8,7 +8,7 @@ module Veranda
       NEW = Core::Contract.define do
         required(:course).value(Core::Types::ID)
         required(:name).filled(:string, max_size?: 400)
-        required(:size).value(:integer)
+        required(:size).value(:integer, gteq?: 0, lteq?: 1 << 50)
         optional(:replaces).maybe(Core::Types::ID)
         optional(:label).maybe(:string, max_size?: 40)
         optional(:purpose).value(:string, included_in?: %w[material lesson])
@@ -36,7 +36,7 @@ module Veranda
 
       patch '/api/uploads/:id' do |id|
         upload = archive.uploads.fetch(id, someone![:id])
-        offset = Integer(request.get_header('HTTP_UPLOAD_OFFSET'), exception: false)
+        offset = request.get_header('HTTP_UPLOAD_OFFSET').to_s[/\A\d{1,16}\z/]&.to_i
         raise Core::Refusal.new(:bad_input, 'A piece has to say where it begins (Upload-Offset).') unless offset
 
         upload = archive.uploads.add(upload, offset, piece)
@@ -83,8 +83,7 @@ module Veranda
 
       def lesson(upload)
         path = archive.files.upload_path(upload[:id])
-        from_zip = Workshop::LessonFromZip.new(archive, path, course_id: upload[:course_id], by: someone![:id])
-        taken = Workshop::Aside.call { from_zip.call }
+        taken = aside(:take_lesson, path: path, course: upload[:course_id], by: someone![:id])
         archive.uploads.cancel(upload)
         taken
       end

@@ -2,7 +2,8 @@
 
 module Veranda
   module Http
-    # Who a request comes from: someone with an account, someone let in by a link, or nobody.
+    # Who a request comes from: someone with an account, someone let in by a link, or nobody. A session has an id of its own, and
+    # once it was ended no copy of its cookie is good for anything.
     class Visitor
       # @param session [Hash]
       # @param archive [Store::Archive]
@@ -15,13 +16,17 @@ module Veranda
       def person
         return @person if defined?(@person)
 
-        @person = @archive.people.by_account(@session['account_id']) || @archive.people.find(@session['person_id'])
+        @person = @archive.people.in_session(**@session.to_h.slice('account_id', 'person_id', 'sid').transform_keys(&:to_sym))
       end
+
+      # @return [String, nil]
+      def session_id = @session['sid']
 
       # Goes on as the person a link names.
       def enter_as(person_id)
         @session.clear
         @session['person_id'] = person_id
+        @session['sid'] = Store::Ids.call
         remove_instance_variable(:@person) if defined?(@person)
       end
 
@@ -30,15 +35,18 @@ module Veranda
 
       # @return [Boolean] whether a link that was opened here is still good for the recording
       def watches?(sitting_id, now: Time.now)
-        Array(@session['watches']).any? do |id|
-          link = @archive.links.find(id)
-          link && link[:sitting_id] == sitting_id && link[:revoked_at].nil? && (link[:expires_at].nil? || link[:expires_at] > now)
+        @links ||= @archive.links.find_all(Array(@session['watches']))
+        @links.any? do |link|
+          link[:sitting_id] == sitting_id && link[:revoked_at].nil? && (link[:expires_at].nil? || link[:expires_at] > now)
         end
       end
 
+      # @return [Preparing::Reader] what the visitor may read
+      def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?))
+
       # @param lesson [Hash]
       # @return [Core::Person, nil] the visitor in their role there
-      def in_lesson(lesson) = person && @archive.people.in_lesson(person[:id], lesson)
+      def in_lesson(lesson) = person && reader.in_lesson(lesson)
     end
   end
 end

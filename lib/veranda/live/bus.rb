@@ -8,6 +8,7 @@ module Veranda
     class Bus
       TRANSIENT_CHANNEL = 'veranda_transient'
       REVIEW_CHANNEL = 'veranda_review'
+      SIGN_OFF_CHANNEL = 'veranda_sign_off'
       # PostgreSQL takes no more than 8,000 bytes.
       PAYLOAD_LIMIT = 7_900
 
@@ -22,10 +23,12 @@ module Veranda
       # @param on_entry [#call] given stream and seq
       # @param on_transient [#call] given stream and frame text
       # @param on_review [#call] given the id of a lesson
+      # @param on_sign_off [#call] given the id of a session
       # @param on_start [#call] called each time listening has begun, since words may have been missed
-      def listen(on_entry:, on_transient:, on_review:, on_start:)
+      def listen(on_entry:, on_transient:, on_review:, on_sign_off:, on_start:)
         heard = { Store::Log::CHANNEL => ->(payload) { hear_entry(payload, on_entry) },
-                  TRANSIENT_CHANNEL => ->(payload) { hear_transient(payload, on_transient) }, REVIEW_CHANNEL => on_review }
+                  TRANSIENT_CHANNEL => ->(payload) { hear_transient(payload, on_transient) }, REVIEW_CHANNEL => on_review,
+                  SIGN_OFF_CHANNEL => on_sign_off }
         @db.listen(heard.keys, loop: true, after_listen: lambda { |_|
           on_start.call
         }) { |channel, _pid, payload| heard[channel].call(payload) }
@@ -33,6 +36,9 @@ module Veranda
 
       # @param lesson_id [String]
       def review(lesson_id) = @db.notify(REVIEW_CHANNEL, payload: lesson_id)
+
+      # @param session_id [String]
+      def sign_off(session_id) = @db.notify(SIGN_OFF_CHANNEL, payload: session_id)
 
       # @param stream [String]
       # @param text [String] JSON; dropped when it is too long for the bus

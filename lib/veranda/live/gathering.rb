@@ -6,10 +6,10 @@ module Veranda
   module Live
     # Everyone connected to one lesson, or to a class of it, in this process. Joins the lane
     # (what happens) to the listeners (who is told), and keeps each peer subscribed to exactly
-    # the streams that {Core::Streams::Audience} lets them read.
+    # the streams that {Core::Access} lets them read.
     class Gathering
-      # Kinds of entries after which audiences or rights may be different.
-      TURNING_POINTS = %w[planned opened moved ended ruled].freeze
+      # @return [Hub]
+      attr_reader :hub
 
       # @param lesson [Hash]
       # @param hub [Hub]
@@ -17,11 +17,12 @@ module Veranda
         @lesson = lesson
         @hub = hub
         @listeners = Listeners.new
-        @peers = Set.new
-        @performer = Store::Performer.new(hub.archive.log) { |entry| publish(entry) }
+        @peers = Set.new.compare_by_identity
+        @performer = Deciding::Performer.new(hub.archive.log) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
         @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
-        @welcomes = Welcomes.new(hub.archive, @listeners)
+        @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock)
+        @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes)
       end
 
       # Works for ever; run it in a task of its own.
@@ -42,20 +43,17 @@ module Veranda
       def stop = @task&.stop
 
       # @return [Array<String>] ids of the classes that someone is connected to
-      def sittings = @listeners.streams.filter_map { |stream| stream.delete_prefix('sitting/') if stream.start_with?('sitting/') }
+      def sittings = @peers.filter_map(&:sitting_id).uniq
 
       # Subscribes a peer and tells it everything it has missed.
       # @param seen [Hash{String => Integer}] last seq it has of each stream
       def welcome(peer, seen)
         @peers << peer
-        return @lane.visit { |performer| @welcomes.prepare(peer, performer, seen, @lesson) } unless peer.sitting_id
+        return @lane.visit { |performer| @welcomes.prepare(peer, performer, seen, @lesson) if here?(peer) } unless peer.sitting_id
 
-        join = internal_order('class.join', peer.sitting_id, peer.person)
-        @hub.presence.arrive(peer.sitting_id, peer.person.id)
-        @lane.submit(join) do |outcome|
-          next peer.send_message(t: 'error', code: outcome.refusal.code, says: outcome.refusal.says) if refused_for_good?(outcome)
-
-          @lane.visit { |performer| @welcomes.teach(peer, performer, seen) }
+        @lane.visit do |performer|
+          refusal = @welcomes.turned_away(peer, performer)
+          refusal ? peer.fault(refusal) : join(peer, seen)
         end
       end
 
@@ -63,34 +61,44 @@ module Veranda
       def resynchronise(peer)
         @lane.visit do |performer|
           peer.outbox.resume
-          @welcomes.again(peer, performer)
+          @welcomes.again(peer, performer) if here?(peer)
         end
       end
 
-      # @param order [Store::Order]
+      # @param order [Deciding::Order]
       # @param peer [Peer]
       def submit(order, peer, &)
         raise Core::Refusal.new(:no_access, 'That board or class is not open to you.') unless @listeners.listens?(order.stream, peer)
 
-        order.outside = outside(order) unless order.sitting || order.by.staff?
+        by_lesson_door(order) unless peer.sitting_id || order.by.staff?
+        materials!(order)
         @lane.submit(order, &)
       end
 
       # Brings everyone who prepares, or works outside of class, in line with the lesson's boards.
       def review = @lane.visit { |performer| @welcomes.review_lesson(peers.reject(&:sitting_id), performer, @lesson) }
 
-      # Something the server itself saw happen to a person in a class.
+      # Something the server itself saw happen to a person in a class, or does for them.
       # @param wire_name [String]
-      def observe(wire_name, sitting_id, person) = @lane.submit(internal_order(wire_name, sitting_id, person))
-
-      # @yieldparam sitting [Core::Sittings::Sitting] as committed
-      def look(sitting_id)
-        @lane.visit { |performer| yield performer.copy(Core::Streams::StreamName.sitting(sitting_id)).state }
+      # @param input [Hash]
+      def observe(wire_name, sitting_id, person, **input)
+        stream = Core::Streams::StreamName.sitting(sitting_id)
+        @lane.submit(Deciding::Order.of(wire_name, input.transform_keys(&:to_s), stream: stream, by: person))
       end
 
-      def transient(peer, stream, kind, body)
-        return unless @listeners.listens?(stream, peer)
-        return unless kind == 'typing' ? peer.rights&.dig(:post, :allowed) : peer.rights&.dig(:draw, :allowed)
+      # @param more [Array<String>] further streams
+      # @yieldparam sitting [Core::Sittings::Sitting] as committed
+      # @yieldparam staff [Core::Sittings::StaffFacts]
+      def look(sitting_id, *more)
+        names = Core::Streams::StreamName
+        streams = [names.sitting(sitting_id), names.staff(sitting_id), *more]
+        @lane.visit { |performer| yield(*streams.map { |name| performer.copy(name).state }) }
+      end
+
+      # @param kind [String] see {Glimpse}
+      # @param body [Hash] checked
+      def glimpse(peer, stream, kind, body)
+        return unless @listeners.listens?(stream, peer) && @welcomes.may?(peer, Glimpse::RIGHTS.fetch(kind), stream)
 
         @transients.add(stream, peer.person.id, kind, body)
       end
@@ -117,7 +125,7 @@ module Veranda
 
       # How each class goes against its plan, told to all who are in it.
       def tell_timing
-        sittings.each { |id| look(id) { |sitting| send_timing(sitting) if sitting.open? } }
+        sittings.each { |id| look(id) { |sitting, staff| @welcomes.tell_timing(sitting, staff) if sitting.open? } }
       end
 
       # @param on_purpose [Boolean] whether they said goodbye
@@ -130,41 +138,61 @@ module Veranda
       # @return [Array<Peer>] everyone connected, also those to whom no stream is open yet
       def peers = @peers.to_a
 
+      # @param sitting_id [String]
+      # @return [Array<Peer>] everyone connected to a class
+      def peers_in(sitting_id) = @peers.select { |peer| peer.sitting_id == sitting_id }
+
       private
+
+      # Somebody may have gone again while it was not yet their turn.
+      def here?(peer) = @peers.include?(peer)
+
+      def join(peer, seen)
+        return unless here?(peer)
+
+        @hub.presence.arrive(peer.sitting_id, peer.person.id)
+        stream = Core::Streams::StreamName.sitting(peer.sitting_id)
+        @lane.submit(Deciding::Order.of('class.join', {}, stream: stream, by: peer.person)) do |outcome|
+          next peer.fault(outcome.refusal) if refused_for_good?(outcome)
+
+          @lane.visit { |performer| @welcomes.teach(peer, performer, seen) if here?(peer) }
+        end
+      end
 
       def refused_for_good?(outcome) = outcome.refusal && outcome.refusal.code != :class_ended
 
-      # @return [String] what students may do with the board of an order when there is no class
-      def outside(order)
+      # Who draws on a board through the lesson's door does so by what is allowed outside of class; while the class goes on, its
+      # rules count there too.
+      def by_lesson_door(order)
         board = @hub.archive.lessons.board(Core::Streams::StreamName.id(order.stream))
-        Core::Lessons::Outside.reads?(board) ? board[:outside] : 'closed'
+        order.outside = Core::Lessons::Outside.reads?(board) ? board[:outside] : 'closed'
+        order.in_class(@hub.archive.sittings.open_of(@lesson[:id]))
       end
 
-      def internal_order(wire_name, sitting_id, person)
-        Store::Order.of(wire_name, {}, stream: Core::Streams::StreamName.sitting(sitting_id), by: person)
+      # A mark may name only a material that its author may see.
+      def materials!(order)
+        return if order.input[:marks].nil? || order.by.staff?
+
+        named = order.input[:marks].filter_map { |mark| mark[:material] if mark.is_a?(Hash) }.uniq
+        return if named.empty? || Preparing::Reader.new(@hub.archive, order.by.to_h.merge(stand_in: order.by.stand_in?)).slides?(named)
+
+        raise Core::Refusal.new(:no_such_material, 'There is no such material for you to put on a board.')
       end
 
       def publish(entry)
         bytes = Frames.entry(entry)
         @listeners.to(entry.stream).each { |peer| peer.outbox.push(bytes) }
-        return unless Core::Streams::StreamName.kind(entry.stream) == :sitting
-
-        # Not here and now: the state may hold more than this entry until the batch is through.
-        @lane.visit { |performer| turn(entry, performer) }
+        @aftermath.of(entry)
+        ask_snapshot(entry)
       end
 
-      def turn(entry, performer)
-        sitting = performer.copy(entry.stream).state
-        @welcomes.review(sitting, performer) if TURNING_POINTS.include?(entry.kind)
-        send_timing(sitting) unless %w[joined dropped left hand_raised hand_lowered].include?(entry.kind)
-        @hub.keep_all(sitting, performer) if entry.kind == 'ended'
-      end
+      def ask_snapshot(entry)
+        copy = @performer.copy(entry.stream)
+        return if entry.seq - copy.kept < Store::Snapshots::EVERY
 
-      def send_timing(sitting)
-        stream = Core::Streams::StreamName.sitting(sitting.id)
-        timing = Core::Lessons::Timing.new(sitting, @hub.clock.call).to_h
-        bytes = Frames.message(t: 'timing', stream: stream, timing: timing)
-        @listeners.to(stream).each { |peer| peer.outbox.push_transient(bytes) }
+        due = @hub.archive.log.snapshots.due(copy) or return
+        copy.kept = due
+        @hub.background { @hub.archive.log.snapshots.want(entry.stream, due) }
       end
     end
   end

@@ -11,8 +11,13 @@ module Veranda
       TIMING_EVERY = 5
       SWEEP_EVERY = 10
       # Seconds of silence after which a connection is taken to be dead. Clients ping every 15 s.
-      SILENCE = 50
+      # Browsers let a tab that nobody looks at speak once a minute.
+      SILENCE = 150
 
+      # @return [Rates]
+      attr_reader :rates
+      # @return [Pace]
+      attr_reader :pace
       attr_reader :archive, :clock, :presence, :process
 
       # @param archive [Store::Archive]
@@ -26,6 +31,8 @@ module Veranda
         @bus = Bus.new(archive.db, @process)
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
+        @rates = Rates.new
+        @pace = Pace.new
       end
 
       # Begins listening and the rounds, once per process; further calls do nothing.
@@ -36,8 +43,10 @@ module Veranda
         # Falcon serves each connection in a task of its own; ours must not end with one of them.
         @root = task.reactor
         background { listen }
-        background { every(TIMING_EVERY) { @gatherings.each_value(&:tell_timing) } }
+        background { every(TIMING_EVERY) { gatherings.each(&:tell_timing) } }
         background { every(SWEEP_EVERY) { sweep } }
+        background { |watching| @pace.watch(watching) }
+        background { every(Pace::EVERY) { tell_pace } }
       end
 
       # Finds where a person belongs who says hello.
@@ -48,7 +57,9 @@ module Veranda
         row = sitting && @archive.sittings.fetch(sitting)
         lesson = @archive.lessons.fetch(row ? row[:lesson_id] : lesson.to_s)
         person = @archive.people.in_lesson(person_id, lesson)
-        raise Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.') unless person
+        if person.nil? || (person.stand_in? && !row&.fetch(:rehearsal))
+          raise Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.')
+        end
 
         [gathering(lesson), person, sitting]
       end
@@ -61,19 +72,28 @@ module Veranda
         end
       end
 
-      # The boards of a lesson are others than before, or open to others.
+      # The boards of a lesson are others than before, or open to others; or who has a part in it.
       def review(lesson_id)
-        @gatherings[lesson_id]&.review
+        reviewed(lesson_id)
         @alone || @bus.review(lesson_id)
       end
 
       # Hands a transient message to the other processes, if there are any.
       def pass_on(stream, json) = @alone || @bus.transient(stream, json)
 
-      # Keeps snapshots of a class that has ended, so that its recording opens at once.
-      def keep_all(sitting, performer)
-        names = Core::Streams::Audience.readable(Core::Person.new(role: 'instructor'), sitting)
-        names.each { |name| performer.copy(name).keep(@archive.log) }
+      # Ends every connection that came with a session that has ended.
+      # @param session_id [String]
+      def sign_off(session_id)
+        close_where { |peer| peer.session_id == session_id }
+        @alone || @bus.sign_off(session_id)
+      end
+
+      # Ends the connections of people who have no part in a lesson any more.
+      # @param lesson_id [String]
+      def recheck(lesson_id)
+        peers = @gatherings[lesson_id]&.peers || []
+        still = @archive.people.with_part(peers.map { |peer| peer.person.id }, @archive.lessons.fetch(lesson_id))
+        peers.each { |peer| peer.close unless still.include?(peer.person.id) }
       end
 
       # Runs a block in a task of the hub's own.
@@ -81,24 +101,42 @@ module Veranda
 
       private
 
+      # Those there are now: while one is waited for, others come and go.
+      def gatherings = @gatherings.values
+
       def listen
         @bus.listen(
-          on_entry: ->(stream, seq) { @gatherings.each_value { |gathering| gathering.heard(stream, seq) } },
-          on_transient: ->(stream, json) { @gatherings.each_value { |gathering| gathering.send_transient(stream, json) } },
-          on_review: ->(lesson_id) { @gatherings[lesson_id]&.review },
-          on_start: -> { @gatherings.each_value { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } } }
+          on_entry: ->(stream, seq) { gatherings.each { |gathering| gathering.heard(stream, seq) } },
+          on_transient: ->(stream, json) { gatherings.each { |gathering| gathering.send_transient(stream, json) } },
+          on_review: method(:reviewed), on_sign_off: ->(session_id) { close_where { |peer| peer.session_id == session_id } },
+          on_start: -> { gatherings.each { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } } }
         )
-      rescue Sequel::DatabaseError => e
+      rescue StandardError => e
         Console.warn(self, 'Listening broke off and begins again', e)
         sleep 1
         retry
+      end
+
+      def tell_pace
+        figures = @pace.take
+        Console.info(self, 'Pace', figures) if figures
+      end
+
+      def reviewed(lesson_id)
+        gathering = @gatherings[lesson_id] or return
+        recheck(lesson_id)
+        gathering.review
+      end
+
+      def close_where(&)
+        gatherings.each { |gathering| gathering.peers.select(&).each(&:close) }
       end
 
       def every(seconds)
         loop do
           sleep seconds
           yield
-        rescue Sequel::DatabaseError => e
+        rescue StandardError => e
           Console.warn(self, 'A round was missed', e)
         end
       end
@@ -106,7 +144,7 @@ module Veranda
       def sweep
         @presence.beat
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        @gatherings.each_value do |gathering|
+        gatherings.each do |gathering|
           @presence.sweep(gathering)
           gathering.peers.each { |peer| peer.close if now - peer.heard_at > SILENCE }
         end

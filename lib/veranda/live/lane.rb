@@ -8,15 +8,18 @@ module Veranda
     # one batch at a time. Orders that come in while a commit runs form the next batch, so
     # load makes batches bigger, not slower.
     #
-    # Between batches the copies hold exactly what is committed; {#visit} runs there.
+    # Between batches the copies hold exactly what is committed; {#visit} runs there. No error ends a lane: a batch that cannot be
+    # carried out is tried order by order, and an order that cannot be is refused.
     class Lane
       # Orders in one commit, at most: a batch must not keep others waiting for long.
       BATCH = 200
+      # Errors that are nobody's fault and may well be over in a moment.
+      PASSING = [*Store::Database::AWAY, Sequel::SerializationFailure, Sequel::DatabaseLockTimeout, Store::Log::Moved].freeze
 
       Arrival = Struct.new(:order, :answer)
       private_constant :Arrival
 
-      # @param performer [Store::Performer]
+      # @param performer [Deciding::Performer]
       # @param clock [#call] gives ms since the epoch
       def initialize(performer, clock:)
         @performer = performer
@@ -24,11 +27,11 @@ module Veranda
         @queue = Async::Queue.new
       end
 
-      # @param order [Store::Order]
-      # @yieldparam outcome [Store::Outcome]
+      # @param order [Deciding::Order]
+      # @yieldparam outcome [Deciding::Outcome]
       def submit(order, &answer) = @queue.enqueue(Arrival.new(order, answer))
 
-      # @yieldparam performer [Store::Performer] with nothing uncommitted in it
+      # @yieldparam performer [Deciding::Performer] with nothing uncommitted in it
       def visit(&block) = @queue.enqueue(block)
 
       # @return [Boolean]
@@ -38,7 +41,7 @@ module Veranda
       def run
         loop do
           job = @queue.dequeue
-          job.is_a?(Arrival) ? commit(batch_from(job)) : call(job)
+          job.is_a?(Arrival) ? commit(batch_from(job)) : guarded('A visit to the lane failed') { job.call(@performer) }
         end
       end
 
@@ -53,28 +56,32 @@ module Veranda
 
       def commit(batch)
         outcomes = @performer.perform(batch.map(&:order), at: @clock.call)
-        batch.zip(outcomes) { |arrival, outcome| arrival.answer&.call(outcome) }
-      rescue Core::Refusal, Sequel::DatabaseError, Sequel::DatabaseConnectionError => e
-        fail_batch(batch, e)
+        batch.zip(outcomes) { |arrival, outcome| answer(arrival, outcome) }
+      rescue StandardError => e
+        # One order that cannot be carried out must not take its neighbours with it; a database that is away takes all.
+        return batch.each { |arrival| commit([arrival]) } if batch.length > 1 && !passing?(e)
+
+        refusal = e.is_a?(Core::Refusal) ? e : refusal_of(e)
+        batch.each { |arrival| answer(arrival, Deciding::Outcome.new(order: arrival.order, entries: [], refusal: refusal)) }
       end
 
-      # One order naming a stream that does not exist must not take its neighbours with it.
-      def fail_batch(batch, error)
-        return batch.each { |arrival| commit([arrival]) } if error.is_a?(Core::Refusal) && batch.length > 1
-
-        refusal = error.is_a?(Core::Refusal) ? error : not_saved(error)
-        batch.each { |arrival| arrival.answer&.call(Store::Outcome.new(order: arrival.order, refusal: refusal)) }
+      def answer(arrival, outcome)
+        guarded('An answer could not be given') { arrival.answer&.call(outcome) }
       end
 
-      def not_saved(error)
-        Console.error(self, 'A batch could not be stored', error)
-        Core::Refusal.new(:not_saved, 'This could not be saved just now. It is kept here and sent again shortly.')
+      def passing?(error) = PASSING.any? { |kind| error.is_a?(kind) }
+
+      def refusal_of(error)
+        Complaint.of(self, 'Orders could not be carried out', error)
+        return Core::Refusal.new(:not_saved, 'This could not be saved just now. It is kept here and sent again shortly.') if passing?(error)
+
+        Core::Refusal.new(:fault, 'This could not be done, and nothing was changed. Try it another way, and tell us if it goes on.')
       end
 
-      def call(job)
-        job.call(@performer)
-      rescue Sequel::DatabaseError => e
-        Console.error(self, 'The database is away', e)
+      def guarded(words)
+        yield
+      rescue StandardError => e
+        Complaint.of(self, words, e)
       end
     end
   end

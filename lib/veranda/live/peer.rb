@@ -5,30 +5,32 @@ module Veranda
     # One connection of one person: reads what they send, hands it on, and answers.
     # It knows its person, its gathering and its outbox, and no rule of the job.
     class Peer
-      COMMANDS_PER_SECOND = 40
-      TRANSIENTS_PER_SECOND = 60
-
       # @return [Core::Person] the person with their role here
       attr_reader :person
       # @return [String, nil] id of the class they are in; nil while preparing a lesson
       attr_reader :sitting_id
       # @return [Outbox]
       attr_reader :outbox
+      # @return [String, nil] id of the session they came with
+      attr_reader :session_id
       # @return [Float] when they were last heard, monotonic s
       attr_reader :heard_at
-      # @return [Hash, nil] the answers about rights that they were last sent
+      # @return [Hash{String => Hash{Symbol => Core::Rights::Answer}}] the answers about rights that they were last sent, by stream
       attr_accessor :rights
+      # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
+      attr_accessor :welcomed
 
       # @param line [#hear, #write_bytes, #close]
       # @param person_id [String]
       # @param hub [Hub]
-      def initialize(line, person_id, hub)
+      # @param session_id [String, nil]
+      def initialize(line, person_id, hub, session_id: nil)
         @line = line
         @person_id = person_id
         @hub = hub
+        @session_id = session_id
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
-        @commands = Rate.new(COMMANDS_PER_SECOND, burst: 120)
-        @transients = Rate.new(TRANSIENTS_PER_SECOND, burst: 120)
+        @rights = {}
         heard
       end
 
@@ -41,12 +43,18 @@ module Veranda
           receive(text) unless text == :too_large
         end
       ensure
-        @gathering&.part(self, on_purpose: @parted)
+        leave
         @outbox.close
         writer&.stop
       end
 
       def send_message(**facts) = @outbox.push(Frames.message(**facts))
+
+      # @param refusal [Core::Refusal]
+      # @param id [String, nil] of the message it answers
+      def fault(refusal, id: nil)
+        send_message(**{ t: 'error', id: id, code: refusal.code, says: refusal.says }.compact)
+      end
 
       def close = @line.close
 
@@ -60,8 +68,9 @@ module Veranda
 
       def hear
         @line.hear
-      rescue WebSocketLine::TooLarge
-        fault(Core::Refusal.new(:too_large, 'That was more than 64 kB in one go. Draw or send it in smaller parts.'))
+      rescue WebSocketLine::TooLarge => e
+        fault(Core::Refusal.new(:too_large, 'That was more than 64 kB in one go. Draw or send it in smaller parts.'),
+              id: Protocol.id_of(e.text))
         :too_large
       rescue IOError, SystemCallError, ::Protocol::WebSocket::Error
         nil
@@ -71,20 +80,27 @@ module Veranda
 
       def heard = @heard_at = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 
+      def leave
+        @gathering&.part(self, on_purpose: @parted)
+      rescue StandardError => e
+        Complaint.of(self, 'Someone could not be seen off', e)
+      end
+
       def receive(text)
         message = Protocol.read(text)
         case message[:t]
         when 'hello' then greet(message)
         when 'do' then order(message)
-        when 'now' then transient(message)
+        when 'now' then glimpse(message)
         when 'ping' then send_message(t: 'pong')
         when 'bye' then @parted = true
         end
       rescue Core::Refusal => e
-        fault(e)
+        fault(e, id: Protocol.id_of(text))
+      rescue StandardError => e
+        Complaint.of(self, 'A message could not be taken', e)
+        fault(Core::Refusal.new(:fault, 'Something went wrong here. Nothing was changed; try again in a moment.'), id: Protocol.id_of(text))
       end
-
-      def fault(refusal) = send_message(t: 'error', code: refusal.code, says: refusal.says)
 
       def greet(message)
         unless message[:v] == Protocol::VERSION
@@ -98,36 +114,36 @@ module Veranda
       end
 
       def order(message)
-        return refuse(message, Core::Refusal.new(:say_hello, 'Say hello first.')) unless @gathering
-        unless @commands.take
-          return refuse(message,
-                        Core::Refusal.new(:too_fast, 'That was too much at once. It is sent again shortly.'))
+        raise Core::Refusal.new(:say_hello, 'Say hello first.') unless @gathering
+        unless @hub.rates.of(@person_id).commands.take
+          raise Core::Refusal.new(:too_fast, 'That was too much at once. It is sent again shortly.')
         end
 
+        since = Pace.now
         Core::Commands.public!(message[:do])
-        order = Store::Order.of(message[:do], message[:with], stream: message[:stream], by: @person, id: message[:id],
-                                                              sitting: @sitting_id && Core::Streams::StreamName.sitting(@sitting_id),
-                                                              again: message[:again])
-        @gathering.submit(order, self) { |outcome| answer(outcome) }
+        order = Deciding::Order.of(message[:do], message[:with], stream: message[:stream], by: @person, id: message[:id],
+                                                                 sitting: @sitting_id, again: message[:again])
+        @gathering.submit(order, self) { |outcome| answer(outcome, since) }
       rescue Core::Refusal => e
-        refuse(message, e)
+        refuse(message[:id], e)
       end
 
-      def answer(outcome)
-        return refuse({ id: outcome.order.id }, outcome.refusal) if outcome.refusal
+      def answer(outcome, since)
+        @hub.pace.answered(since)
+        return refuse(outcome.order.id, outcome.refusal) if outcome.refusal
 
         send_message(t: 'done', id: outcome.order.id, seq: outcome.seq)
       end
 
-      def refuse(message, refusal)
-        send_message(t: 'refused', id: message[:id], code: refusal.code, says: refusal.says)
+      def refuse(id, refusal)
+        send_message(t: 'refused', id: id, code: refusal.code, says: refusal.says)
       end
 
       # Lost without a word when it comes too fast or may not be: it is only a glimpse.
-      def transient(message)
-        return unless @gathering && @transients.take
+      def glimpse(message)
+        return unless @gathering && @hub.rates.of(@person_id).glimpses.take
 
-        @gathering.transient(self, message[:stream], message[:kind], message[:body])
+        @gathering.glimpse(self, message[:stream], message[:kind], Glimpse.check(message[:kind], message[:body]))
       end
     end
   end

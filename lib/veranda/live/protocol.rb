@@ -4,10 +4,13 @@ module Veranda
   module Live
     # The messages clients may send, and the contract of each. docs/protocol.md tells the rest.
     module Protocol
-      VERSION = 1
-      # Parts of messages that have contracts of their own.
-      OPEN = %w[with body seen].freeze
-      STREAM = %r{\A[a-z]+/[\w-]{1,40}\z}
+      VERSION = 2
+      # Parts of messages that have contracts of their own, see {Glimpse} and {Core::Commands}.
+      OPEN = %w[with body].freeze
+      ID = /\A[\w-]{1,40}\z/
+      STREAM = Core::Streams::StreamName::PATTERN
+      # Streams that a page may say it has seen.
+      MOST_SEEN = 1_000
 
       CONTRACTS = {
         'hello' => Core::Contract.define do
@@ -28,7 +31,7 @@ module Veranda
         'now' => Core::Contract.define do
           required(:t).filled(:string)
           required(:stream).value(:string, format?: STREAM)
-          required(:kind).value(:string, included_in?: %w[pointer ink typing])
+          required(:kind).value(:string, included_in?: Glimpse::KINDS)
           required(:body).value(:hash)
         end,
         'ping' => Core::Contract.define { required(:t).filled(:string) },
@@ -38,24 +41,34 @@ module Veranda
       module_function
 
       # @param text [String] JSON
-      # @return [Hash] with symbol keys; `:with`, `:body` and `:seen` as they came
-      # @raise [Core::Refusal] `bad_input`, `old_version`
+      # @return [Hash] with symbol keys; `:with` and `:body` as they came
+      # @raise [Core::Refusal] `bad_input`
       def read(text)
-        facts = JSON.parse(text)
+        facts = Core::PlainText.parse(text)
         plain_command?(facts) ? facts.transform_keys(&:to_sym) : checked(facts)
-      rescue JSON::ParserError
-        raise Core::Refusal.new(:bad_input, 'This message could not be read as JSON.')
       end
+
+      # @param text [String, nil] of a message, or only its beginning, that was not understood
+      # @return [String, nil] the id it has, so that the answer can name it
+      def id_of(text) = text && text.byteslice(0, 400).scrub('')[/"id"\s*:\s*"([^"\\]{1,80})"/, 1]
 
       def checked(facts)
         contract = facts.is_a?(Hash) && CONTRACTS[facts['t']]
         raise Core::Refusal.new(:bad_input, 'This is not a message of the live protocol.') unless contract
 
         open, rest = facts.partition { |key, _| OPEN.include?(key) }.map(&:to_h)
-        Core::Contract.check(contract, rest.merge(open.transform_values { |value| value.is_a?(Hash) ? {} : value }))
-                      .merge(open.transform_keys(&:to_sym))
+        read = Core::Contract.check(contract, rest.except('seen').merge(open.transform_values { |value| value.is_a?(Hash) ? {} : value }))
+        read.merge(open.transform_keys(&:to_sym)).merge(seen: seen(facts['seen']))
       end
       private_class_method :checked
+
+      # @return [Hash{String => Integer}] whatever else a page says it has seen, it has not
+      def seen(facts)
+        return {} unless facts.is_a?(Hash)
+
+        facts.first(MOST_SEEN).select { |stream, seq| STREAM.match?(stream) && seq.is_a?(Integer) && seq.between?(0, 1 << 53) }.to_h
+      end
+      private_class_method :seen
 
       # Most messages by far are commands; whether one is well made can be seen at a glance.
       # Whatever is not goes through its contract, which says what is wrong.
@@ -66,7 +79,7 @@ module Veranda
       end
       private_class_method :plain_command?
 
-      WORDS = { 'id' => /\A[\w-]{1,40}\z/, 'do' => /\A[a-z_.]{1,40}\z/, 'stream' => STREAM }.freeze
+      WORDS = { 'id' => ID, 'do' => /\A[a-z_.]{1,40}\z/, 'stream' => STREAM }.freeze
       private_constant :WORDS
     end
   end

@@ -8,6 +8,8 @@ module Veranda
     class Transients
       # Most a glimpse may hold, in bytes of JSON.
       LIMIT = 4_096
+      # Glimpses of one stream that wait for the next frame; further ones are lost.
+      MOST_WAITING = 500
       # Shortest time between two frames of the same stream, in s.
       TICK = 0.006
 
@@ -28,6 +30,8 @@ module Veranda
         return if json.bytesize > LIMIT
 
         waiting = (@waiting[stream] ||= {})
+        return if waiting.length >= MOST_WAITING
+
         waiting[kind == 'ink' ? [by, kind, waiting.size] : [by, kind]] = json
         @ready.signal
       end

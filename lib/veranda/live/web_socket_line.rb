@@ -12,7 +12,15 @@ module Veranda
       LIMIT = 64 * 1024
       FRAME_LIMIT = 1 << 20
 
-      class TooLarge < StandardError; end
+      class TooLarge < StandardError
+        # @return [String] its beginning
+        attr_reader :text
+
+        def initialize(text)
+          @text = text
+          super('A message was too large')
+        end
+      end
 
       # Lets ready-made bytes through a framer.
       Raw = Struct.new(:bytes) do
@@ -24,7 +32,7 @@ module Veranda
       def hear
         message = read or return
         text = message.buffer
-        raise TooLarge if text.bytesize > LIMIT
+        raise TooLarge, text.byteslice(0, 1_000) if text.bytesize > LIMIT
 
         text
       end

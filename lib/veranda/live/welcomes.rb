@@ -2,39 +2,53 @@
 
 module Veranda
   module Live
-    # What a peer is told when it arrives, when its audience changes, and after it fell behind.
+    # What a peer is told when it arrives, when what it may read or do changes, and after it fell behind.
     # Runs between batches, so that what a peer is told and what it hears next meet exactly.
     class Welcomes
       # Beyond this many entries a snapshot is taken to be smaller than what was missed.
       CATCH_UP = 300
 
-      def initialize(archive, listeners)
+      # @param archive [Store::Archive]
+      # @param listeners [Listeners]
+      # @param clock [#call] ms since the epoch
+      def initialize(archive, listeners, clock:)
         @archive = archive
         @listeners = listeners
+        @clock = clock
+      end
+
+      # @return [Core::Refusal, nil] why somebody has no part in the class they ask for
+      def turned_away(peer, performer)
+        sitting, = facts(peer, performer)
+        return if Core::Access.standing(peer.person, sitting)
+        return Core::Refusal.new(:class_ended, 'This class has ended. Ask for the link to its recording.') if sitting.ended?
+
+        Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.')
       end
 
       # Someone prepares a lesson, with all its boards, or looks into it outside of class, with those that are open.
       def prepare(peer, performer, seen, lesson)
         boards = boards_for(peer, lesson)
-        peer.rights = lesson_rights(peer, boards)
-        greet(peer, performer, streams_of(boards), seen)
+        peer.rights = lesson_rights(peer, boards, performer, lesson)
+        greet(peer, performer, boards.keys, seen)
       end
 
       # After boards were added or changed.
       # @param peers [Array<Peer>] who are in no class
       def review_lesson(peers, performer, lesson)
-        peers.each do |peer|
+        peers.select(&:welcomed).each do |peer|
           boards = boards_for(peer, lesson)
-          adjust(peer, performer, streams_of(boards))
-          tell_rights(peer, lesson_rights(peer, boards))
+          adjust(peer, performer, boards.keys)
+          send_rights(peer, lesson_rights(peer, boards, performer, lesson))
         end
       end
 
       # Someone is in a class: what they may read of it.
       def teach(peer, performer, seen)
-        sitting = sitting_of(peer, performer)
-        peer.rights = rights(peer.person, sitting)
-        greet(peer, performer, Core::Streams::Audience.readable(peer.person, sitting), seen)
+        sitting, staff = facts(peer, performer)
+        peer.rights = class_rights(peer, sitting, performer)
+        greet(peer, performer, Core::Access.streams(peer.person, sitting, staff), seen)
+        tell_timing(sitting, staff, [peer]) if sitting.open?
       end
 
       # Tells a peer all its streams afresh.
@@ -42,47 +56,96 @@ module Veranda
         greet(peer, performer, @listeners.streams_of(peer), {})
       end
 
-      # After a turning point, brings everyone's streams and rights in line with the rules.
-      # @param sitting [Core::Sittings::Sitting]
-      def review(sitting, performer)
-        @listeners.to(Core::Streams::StreamName.sitting(sitting.id)).each do |peer|
-          adjust(peer, performer, Core::Streams::Audience.readable(peer.person, sitting))
-          tell_rights(peer, rights(peer.person, sitting))
+      # Brings the streams and rights of some peers of a class in line with the rules.
+      # @param peers [Array<Peer>]
+      def review(peers, performer)
+        peers.select(&:welcomed).each do |peer|
+          sitting, staff = facts(peer, performer)
+          adjust(peer, performer, Core::Access.streams(peer.person, sitting, staff))
+          tell_rights(peer, performer)
+        end
+      end
+
+      # Tells a peer of a class what it may do, if that is other than before.
+      def tell_rights(peer, performer)
+        return unless peer.welcomed
+
+        sitting, = facts(peer, performer)
+        send_rights(peer, class_rights(peer, sitting, performer))
+      end
+
+      # @return [Boolean] whether a peer may do something on a stream, as it was last told
+      def may?(peer, right, stream)
+        answers = peer.rights[stream] || peer.rights[place_of(peer, stream)]
+        (answers && answers[right]&.allowed?) || false
+      end
+
+      # How the class goes against its plan: to everyone in it, and to staff with what could be squeezed.
+      # @param peers [Array<Peer>]
+      def tell_timing(sitting, staff, peers = @listeners.to(Core::Streams::StreamName.sitting(sitting.id)))
+        timing = Core::Lessons::Timing.new(sitting, @clock.call, shortest: staff.shortest)
+        facts = { t: 'timing', stream: Core::Streams::StreamName.sitting(sitting.id), timing: timing.to_h }
+        for_all = Frames.message(**facts)
+        for_staff = nil
+        peers.each do |peer|
+          for_staff ||= Frames.message(**facts, timing: timing.to_h.merge(squeeze: timing.squeeze)) if peer.person.staff?
+          peer.outbox.push_transient(peer.person.staff? ? for_staff : for_all)
         end
       end
 
       private
 
-      def boards_for(peer, lesson)
-        boards = @archive.lessons.boards(lesson[:id])
-        peer.person.staff? ? boards : boards.select { |board| Core::Lessons::Outside.reads?(board) }
+      def facts(peer, performer)
+        names = Core::Streams::StreamName
+        [names.sitting(peer.sitting_id), names.staff(peer.sitting_id)].map { |name| performer.copy(name).state }
       end
 
-      def streams_of(boards) = boards.map { |board| Core::Streams::StreamName.board(board[:id]) }
+      # @return [Hash{String => Hash}] boards by stream
+      def boards_for(peer, lesson)
+        boards = @archive.lessons.boards(lesson[:id]).select { |board| Core::Access.board?(peer.person, board) }
+        boards.to_h { |board| [Core::Streams::StreamName.board(board[:id]), board] }
+      end
 
-      # One may draw somewhere as soon as one board allows it; each command is judged by its own board.
-      def lesson_rights(peer, boards)
-        outside = boards.map { |board| board[:outside] }.max || 'closed'
-        Core::Rights::RIGHTS.keys.to_h do |right|
-          [right, Core::Rights::Ask.call(right, by: peer.person, sitting: nil, outside: outside)]
+      # Each board has its own answer. While the class goes on, so do its rules.
+      def lesson_rights(peer, boards, performer, lesson)
+        sitting, place = open_class(performer, lesson) unless peer.person.staff?
+        boards.transform_values do |board|
+          Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: place, outside: board[:outside])
         end
       end
 
+      def open_class(performer, lesson)
+        id = @archive.sittings.open_of(lesson[:id]) or return
+        names = Core::Streams::StreamName
+        [names.sitting(id), names.place(id, Core::Sittings::Places::MAIN)].map { |name| performer.copy(name).state }
+      end
+
+      # Of every place that one reads.
+      def class_rights(peer, sitting, performer)
+        places = sitting.places.map { |place| place[:id] }
+        places &= [sitting.seats[peer.person.id]&.place] unless peer.person.staff?
+        places.to_h do |id|
+          stream = Core::Streams::StreamName.place(sitting.id, id)
+          [stream, Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: performer.copy(stream).state)]
+        end
+      end
+
+      # @return [String, nil] the place whose rules a stream is under
+      def place_of(peer, stream)
+        return unless peer.sitting_id
+
+        Core::Streams::Concern.new(stream, sitting_id: peer.sitting_id, by: peer.person.id, input: {}).name(:place)
+      end
+
       def adjust(peer, performer, readable)
-        present = @listeners.streams_of(peer).sort
+        present = @listeners.streams_of(peer)
         gain(peer, performer, readable - present)
         lose(peer, present - readable)
       end
 
-      def sitting_of(peer, performer) = performer.copy(Core::Streams::StreamName.sitting(peer.sitting_id)).state
-
-      def rights(person, sitting)
-        Core::Rights::RIGHTS.keys.to_h { |right| [right, Core::Rights::Ask.call(right, by: person, sitting: sitting)] }
-      end
-
       def greet(peer, performer, streams, seen)
-        known = streams.to_h { |stream| [stream, performer.copy(stream)] }
-        parts = known.map { |stream, copy| part(stream, copy, seen[stream]) }
+        peer.welcomed = true
+        parts = streams.map { |stream| part(stream, performer.copy(stream), seen[stream]) }
         streams.each { |stream| @listeners.add(stream, peer) }
         you = { id: peer.person.id, name: peer.person.name, role: peer.person.role, staff: peer.person.staff? }
         peer.send_message(t: 'welcome', v: Protocol::VERSION, you: you, rights: plain(peer.rights), streams: parts)
@@ -93,7 +156,8 @@ module Veranda
         missed = seen.is_a?(Integer) && seen.between?(0, copy.seq) ? copy.seq - seen : nil
         return { stream: stream, head: copy.seq, view: copy.state.view } if missed.nil? || missed > CATCH_UP
 
-        entries = missed.zero? ? [] : @archive.log.entries(stream, after: seen)
+        # Another process may have added more by now; that comes as entries.
+        entries = missed.zero? ? [] : @archive.log.entries(stream, after: seen, last: copy.seq)
         { stream: stream, head: copy.seq, entries: entries.map { |entry| plain_entry(entry) } }
       end
 
@@ -112,18 +176,19 @@ module Veranda
       def lose(peer, streams)
         streams.each do |stream|
           @listeners.remove(stream, peer)
-          peer.send_message(t: 'lost', stream: stream, says: 'That board is no longer open to you.')
+          says = 'That board is no longer open to you.' if stream.start_with?('board/')
+          peer.send_message(**{ t: 'lost', stream: stream, says: says }.compact)
         end
       end
 
-      def tell_rights(peer, rights)
+      def send_rights(peer, rights)
         return if peer.rights == rights
 
         peer.rights = rights
         peer.send_message(t: 'rights', rights: plain(rights))
       end
 
-      def plain(rights) = rights.transform_values(&:to_h)
+      def plain(rights) = rights.transform_values { |answers| answers.transform_values(&:to_h) }
     end
   end
 end

@@ -31,7 +31,7 @@ module Veranda
           @socket = socket
           say(t: 'hello', v: Live::Protocol::VERSION, sitting: sitting_id)
           listener = Async { listen }
-          Student.new(self, look: -> { @sitting }, rng: @rng, pace: pace).act(seconds)
+          Student.new(self, look: -> { @view }, rng: @rng, pace: pace).act(seconds)
           listener.stop
         end
       end
@@ -44,25 +44,40 @@ module Veranda
 
       private
 
+      # Follows the class and its main room, as far as it is let in.
       def listen
+        @states = {}
+        @view = Student::View.new
         while (message = @socket.read)
           facts = JSON.parse(message.buffer, symbolize_names: true)
           case facts[:t]
-          when 'welcome' then welcome(facts[:streams])
+          when 'welcome' then facts[:streams].each { |part| learn(part) }
+          when 'gained' then learn(facts)
           when 'entry' then follow(facts)
           end
         end
       end
 
-      def welcome(parts)
-        part = parts.find { |candidate| candidate[:stream].start_with?('sitting/') }
-        @sitting = Core::Sittings::Sitting.from(part[:view])
+      FOLLOWED = %r{\A(sitting/|place/.*\.main\z)}
+      private_constant :FOLLOWED
+
+      def learn(part)
+        return unless FOLLOWED.match?(part[:stream]) && part[:view]
+
+        @states[part[:stream]] = Core::Streams::Fold.restore(part[:stream], part[:view])
+        look
       end
 
       def follow(facts)
-        return unless @sitting && facts[:stream].start_with?('sitting/')
+        state = @states[facts[:stream]] or return
 
-        @sitting.apply(Core::Streams::Entry.new(at: facts[:at], actor: facts[:by], kind: facts[:kind], body: facts[:body]))
+        state.apply(Core::Streams::Entry.new(at: facts[:at], actor: facts[:by], kind: facts[:kind], body: facts[:body]))
+        look
+      end
+
+      def look
+        sitting = @states.each_value.grep(Core::Sittings::Sitting).first
+        @view = Student::View.new(sitting, @states.each_value.grep(Core::Sittings::Place).first&.shown)
       end
 
       # @return [String] id of the class

@@ -9,8 +9,11 @@ module Veranda
                'Starboard, because of the bearing.', 'Does that hold in fog too?', 'Same here.', 'I had 2.7 m.'].freeze
       LABELS = ['give way', 'stand on', 'Pell Light', '5 kn', 'steady bearing', 'turn here?'].freeze
 
+      # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on show in the main room.
+      View = Struct.new(:sitting, :shown)
+
       # @param line [#say] its connection
-      # @param look [#call] gives the class as it is now, a {Core::Sittings::Sitting}
+      # @param look [#call] gives the class as it is now, a {View}; nil when there is none
       # @param rng [Random]
       # @param pace [Numeric] mean seconds between two acts
       def initialize(line, look:, rng:, pace: 6)
@@ -27,23 +30,23 @@ module Veranda
         acts = (seconds / @pace).ceil
         acts.times do
           sleep(@pace * (0.4 + 1.2 * @rng.rand))
-          sitting = @look.call
-          return if sitting.nil? || sitting.ended?
+          view = @look.call
+          return if view.nil? || view.sitting&.ended?
 
-          sitting.open? ? act_once(sitting) : @line.say(t: 'ping')
+          view.sitting&.open? ? act_once(view) : @line.say(t: 'ping')
         end
         @line.say(t: 'bye')
       end
 
       # One thing a student does.
-      # @param sitting [Core::Sittings::Sitting]
-      def act_once(sitting)
+      # @param view [View] of an open class
+      def act_once(view)
         case @rng.rand(10)
-        when 0..3 then sitting.shown ? draw(sitting) : post(sitting)
-        when 4 then sitting.shown ? label(sitting) : post(sitting)
-        when 5..7 then post(sitting)
-        when 8 then hand(sitting, 'class.raise_hand')
-        else hand(sitting, 'class.lower_hand')
+        when 0..3 then view.shown ? draw(view) : post(view)
+        when 4 then view.shown ? label(view) : post(view)
+        when 5..7 then post(view)
+        when 8 then hand(view, 'class.raise_hand')
+        else hand(view, 'class.lower_hand')
         end
       end
 
@@ -53,18 +56,18 @@ module Veranda
         @line.say(t: 'do', id: "s#{@rng.bytes(8).unpack1('H*')}", do: wire_name, stream: stream, with: input)
       end
 
-      def draw(sitting)
-        put(sitting, kind: 'stroke', points: curve, width: 4, took: 300 + @rng.rand(900))
+      def draw(view)
+        put(view, kind: 'stroke', points: curve, width: 4, took: 300 + @rng.rand(900))
       end
 
-      def label(sitting)
-        put(sitting, kind: 'text', text: LABELS.sample(random: @rng), w: 260, size: 28)
+      def label(view)
+        put(view, kind: 'text', text: LABELS.sample(random: @rng), w: 260, size: 28)
       end
 
-      def put(sitting, **mark)
-        place = { id: "m#{@rng.bytes(8).unpack1('H*')}", page: sitting.shown[:page], ink: ink,
+      def put(view, **mark)
+        place = { id: "m#{@rng.bytes(8).unpack1('H*')}", page: view.shown[:page], ink: ink,
                   x: 120 + @rng.rand(1200), y: 160 + @rng.rand(680) }
-        command('board.put', Core::Streams::StreamName.board(sitting.shown[:board]), marks: [place.merge(mark)])
+        command('board.put', Core::Streams::StreamName.board(view.shown[:board]), marks: [place.merge(mark)])
       end
 
       # Each stand-in keeps to one ink.
@@ -80,12 +83,14 @@ module Veranda
         end
       end
 
-      def post(sitting)
+      def post(view)
         id = "p#{@rng.bytes(8).unpack1('H*')}"
-        command('exchange.post', Core::Streams::StreamName.exchange(sitting.id), id: id, text: WORDS.sample(random: @rng))
+        command('exchange.post', Core::Streams::StreamName.exchange(view.sitting.id), id: id, text: WORDS.sample(random: @rng))
       end
 
-      def hand(sitting, wire_name) = command(wire_name, Core::Streams::StreamName.sitting(sitting.id))
+      def hand(view, wire_name)
+        command(wire_name, Core::Streams::StreamName.place(view.sitting.id, Core::Sittings::Places::MAIN))
+      end
     end
   end
 end

@@ -30,8 +30,7 @@ module Veranda
       def person(name)
         people = @hub.archive.people
         id = "stand-in-#{name.downcase}"
-        people.add("#{name} (stand-in)", id: id) unless people.find(id)
-        people.admit(@lesson[:id], id)
+        people.add("#{name} (stand-in)", id: id, stand_in: true) unless people.find(id)
         id
       end
 
@@ -42,15 +41,17 @@ module Veranda
         @hub.background do
           sleep(index * 0.15)
           line.say(t: 'hello', v: Live::Protocol::VERSION, sitting: @sitting_id)
-          Student.new(line, look: -> { sitting }, rng: rng, pace: 8).act(LASTS)
+          Student.new(line, look: -> { view }, rng: rng, pace: 8).act(LASTS)
           line.close
         end
       end
 
-      def sitting
-        seen = Async::Queue.new
-        @hub.gathering(@lesson).look(@sitting_id) { |sitting| seen.enqueue(sitting) }
-        seen.dequeue
+      # @return [Student::View]
+      def view
+        seen = Async::Variable.new
+        stream = Core::Streams::StreamName.place(@sitting_id, Core::Sittings::Places::MAIN)
+        @hub.gathering(@lesson).look(@sitting_id, stream) { |sitting, _, place| seen.resolve(Student::View.new(sitting, place.shown)) }
+        seen.wait
       end
     end
   end

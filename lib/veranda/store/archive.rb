@@ -4,7 +4,7 @@ module Veranda
   module Store
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
-      attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads
+      attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -20,6 +20,7 @@ module Veranda
         @recordings = Recordings.new(db, @log, @sittings)
         @links = Links.new(db)
         @boards = BoardList.new(db, @log)
+        @small_pictures = SmallPictures.new(db, @files)
       end
 
       # @return [LessonCopies]

@@ -7,7 +7,6 @@ module Veranda
     class BoardList
       # Boards whose digest is made again for one search.
       FRESH = 200
-      MOST = 100
 
       # @param db [Sequel::Database]
       # @param log [Log]
@@ -23,13 +22,12 @@ module Veranda
       # @return [Array<Hash>] last used first: `{ id:, name:, lesson_id:, lesson:, starts_at:, template:, audience:, outside:,
       #   material_id:, pages:, marks:, words:, authors:, used_at: }`
       def search(courses, search: '', lesson: nil, kind: 'all')
-        refresh(courses)
         rows = all.where(course_id: courses, rehearsal_id: nil)
         rows = rows.where(lesson_id: lesson) if lesson
         rows = rows.where(template: true) if kind == 'templates'
         rows = rows.exclude(material_id: nil) if kind == 'slides'
         search.split.each { |word| rows = rows.where(matching(word)) }
-        rows.order(Sequel.desc(Sequel[:d][:at], nulls: :last), Sequel.desc(Sequel[:boards][:made_at])).limit(MOST).all
+        rows.order(Sequel.desc(Sequel[:d][:at], nulls: :last), Sequel.desc(Sequel[:boards][:made_at])).limit(Core::Boards::Board::MOST_LISTED).all
       end
 
       # What others did on the boards of a lesson since a person last saw them.
@@ -72,6 +70,15 @@ module Veranda
         end
       end
 
+      # @param courses [Array<String>] ids
+      # @return [Boolean] whether any digest is older than its board
+      def stale?(courses) = !stale(courses).empty?
+
+      # Makes digests again of boards that have grown since; it folds them, which takes a while.
+      # @param courses [Array<String>] ids
+      # @return [Integer] how many
+      def refresh(courses) = stale(courses).limit(FRESH).select_map(Sequel[:boards][:id]).each { |id| digest(id) }.length
+
       private
 
       def stream(board_id) = Core::Streams::StreamName.board(board_id)
@@ -96,12 +103,10 @@ module Veranda
         end.reduce(:|)
       end
 
-      def refresh(courses)
-        stale = @db[:boards].join(:lessons, id: :lesson_id).join(:streams, name: Sequel.join(['board/', Sequel[:boards][:id]]))
-                            .left_join(:board_digests, { board_id: Sequel[:boards][:id] }, table_alias: :d)
-                            .where(course_id: courses, rehearsal_id: nil).where { head > coalesce(d[:seq], -1) }
-                            .limit(FRESH).select_map(Sequel[:boards][:id])
-        stale.each { |id| digest(id) }
+      def stale(courses)
+        @db[:boards].join(:lessons, id: :lesson_id).join(:streams, name: Sequel.join(['board/', Sequel[:boards][:id]]))
+                    .left_join(:board_digests, { board_id: Sequel[:boards][:id] }, table_alias: :d)
+                    .where(course_id: courses, rehearsal_id: nil).where { head > coalesce(d[:seq], -1) }
       end
 
       def digest(id)

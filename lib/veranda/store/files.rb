@@ -42,6 +42,9 @@ module Veranda
         name
       end
 
+      # Throws away all below a name.
+      def clear(name) = FileUtils.rm_rf(path(name))
+
       # Where the upload with this id grows, until it is whole.
       # @return [String]
       def upload_path(id) = File.join(uploads, id)

@@ -4,8 +4,9 @@ module Veranda
   module Store
     # Lessons with their steps and boards: what is edited as a form.
     class Lessons
-      # The lesson was saved by someone else since it was read.
-      class Outdated < StandardError; end
+      # Earlier versions that are kept of each lesson, to bring together what several people save.
+      KEPT = 100
+      FORM = %i[title starts_at minutes steps record_from].freeze
 
       # @param db [Sequel::Database]
       # @param log [Log]
@@ -18,7 +19,7 @@ module Veranda
       #   shortest:, notes:, board:}], record_from:, version: }`
       # @raise [Core::Refusal] `no_such_lesson`
       def fetch(id)
-        tidy(@db[:lessons].first(id: id)) || raise(Core::Refusal.new(:no_such_lesson, 'There is no such lesson.'))
+        tidy(@db[:lessons].first(id: id)) || raise(no_such_lesson)
       end
 
       # @param course_ids [Array<String>]
@@ -35,22 +36,31 @@ module Veranda
         id
       end
 
+      # Saves what somebody has changed. When somebody else has saved since, what does not conflict with theirs is taken in.
       # @param version [Integer] the version that was edited
-      # @param changes [Hash] any of `title`, `starts_at`, `minutes`, `steps`, `record_from`
-      # @return [Hash] the lesson as it is now
-      # @raise [Outdated]
+      # @param changes [Hash] any of `title`, `starts_at` (Time), `minutes`, `steps`, `record_from`
+      # @return [Array(Hash, Array<Hash>)] the lesson as it is now, and the conflicts, see {Core::Lessons::Merge}
+      # @raise [Core::Refusal] `outdated` when the version is too old to tell what was changed
       def update(id, version:, **changes)
-        changes[:steps] = Sequel.pg_jsonb(changes[:steps]) if changes[:steps]
-        changed = @db[:lessons].where(id: id, version: version).update(**changes, version: version + 1)
-        raise Outdated if changed.zero?
-
-        fetch(id)
+        @db.transaction do
+          now = tidy(@db[:lessons].where(id: id).for_update.first) or raise no_such_lesson
+          changes[:steps] = with_all_fields(changes[:steps]) if changes[:steps]
+          merged = Core::Lessons::Merge.call(base: version == now[:version] ? now : version(id, version), theirs: now, mine: changes)
+          save(now, merged.facts)
+          [fetch(id), merged.conflicts]
+        end
       end
 
       # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
       # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, outside:, template:, material_id:, first_page: }`, oldest first
       def boards(lesson_id, rehearsal_id: nil)
         @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id).order(:made_at).select(*BOARD_COLUMNS).all
+      end
+
+      # @param lesson_ids [Array<String>]
+      # @return [Hash{String => Integer}] how many boards each has
+      def board_counts(lesson_ids)
+        @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil).group_and_count(:lesson_id).as_hash(:lesson_id, :count)
       end
 
       BOARD_COLUMNS = %i[id lesson_id name audience outside template material_id first_page].freeze
@@ -77,22 +87,48 @@ module Veranda
         board(id)
       end
 
-      # Copies a lesson's boards, with all that happened on them, for a rehearsal.
+      # Copies a lesson's boards as they are now for a rehearsal, without what led there.
       def copy_boards(lesson_id, rehearsal_id)
         boards(lesson_id).each do |board|
-          id = Ids.call
-          @db[:boards].insert(**board, id: id, rehearsal_id: rehearsal_id)
-          @log.fork(Core::Streams::StreamName.board(board[:id]), Core::Streams::StreamName.board(id))
+          state, _, at = @log.state(Core::Streams::StreamName.board(board[:id]))
+          copy = add_board(lesson_id, rehearsal_id: rehearsal_id, **board.except(:id, :lesson_id))
+          next if at.zero?
+
+          stream = Core::Streams::StreamName.board(copy)
+          taken = Core::Streams::Entry.new(stream: stream, seq: 1, at: at, actor: 'house', kind: 'taken_in', body: state.as_taken_in)
+          @log.append([stream]) { [taken] }
         end
       end
 
       private
 
-      def tidy(row)
-        row&.merge(steps: JSON.parse(JSON.generate(row[:steps]), symbolize_names: true).map do |step|
-          Core::Lessons::LessonContract::PLAIN.merge(step)
-        end)
+      def no_such_lesson = Core::Refusal.new(:no_such_lesson, 'There is no such lesson.')
+
+      def version(id, version)
+        facts = @db[:lesson_versions].where(lesson_id: id, version: version).get(Sequel.cast(:facts, String))
+        raise Core::Refusal.new(:outdated, 'This page is too old to be saved. Copy what you wrote and load it again.') unless facts
+
+        facts = JSON.parse(facts, symbolize_names: true)
+        tidy(facts.merge(starts_at: Time.at(facts[:starts_at]/1000r)))
       end
+
+      def save(now, facts)
+        changed = facts.reject { |field, value| now[field] == value }
+        return if changed.empty?
+
+        keep(now)
+        changed[:steps] = Sequel.pg_jsonb(changed[:steps]) if changed[:steps]
+        @db[:lessons].where(id: now[:id]).update(**changed, version: now[:version] + 1)
+      end
+
+      def keep(lesson)
+        facts = lesson.slice(*FORM).merge(starts_at: (lesson[:starts_at].to_r * 1000).round)
+        @db[:lesson_versions].insert(lesson_id: lesson[:id], version: lesson[:version], facts: Sequel.pg_jsonb(facts))
+        @db[:lesson_versions].where(lesson_id: lesson[:id]) { version <= lesson[:version] - KEPT }.delete
+      end
+
+      def tidy(row) = row&.merge(steps: with_all_fields(JSON.parse(JSON.generate(row[:steps]), symbolize_names: true)))
+      def with_all_fields(steps) = steps.map { |step| Core::Lessons::LessonContract::PLAIN.merge(step) }
     end
   end
 end

@@ -48,6 +48,15 @@ module Veranda
                    .order(:made_at).select(:id, :made_at, :expires_at).all
       end
 
+      # @return [Array<Hash>] links into a lesson's classes that are still good: `{ id:, made_at:, expires_at: }`
+      def of_lesson(lesson_id)
+        @db[:links].where(kind: 'class', lesson_id: lesson_id, revoked_at: nil).where { (expires_at =~ nil) | (expires_at > Sequel::CURRENT_TIMESTAMP) }
+                   .order(:made_at).select(:id, :made_at, :expires_at).all
+      end
+
+      # @return [Array<Hash>] those of them that there are
+      def find_all(ids) = ids.empty? ? [] : @db[:links].where(id: ids).all
+
       # @return [Hash, nil] the link
       def find(id) = @db[:links].first(id: id)
 

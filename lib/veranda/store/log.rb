@@ -4,21 +4,40 @@ module Veranda
   module Store
     # The permanent log of all streams.
     #
-    #   log.append(%w[board/1 sitting/9]) do |heads|
+    #   log.append(%w[board/1], looked: { 'sitting/9' => 12 }) do |heads|
     #     # read what others added, decide, and answer with the new entries
     #     [entry, entry]
     #   end
     #
-    # Heads are locked in name order, so two processes that append to the same streams wait for
-    # each other and never deadlock. Listeners hear `stream:seq` on {CHANNEL} once it is committed.
+    # Heads of streams that are written to are locked in name order, so two processes that append to the same streams wait
+    # for each other and never deadlock. Streams that were looked at are not locked; when one of them is no longer where it was, nothing
+    # is written. Listeners hear `stream:seq` on {CHANNEL} once it is committed.
     class Log
+      # Something that the new entries were decided on has moved since.
+      class Moved < StandardError
+        # @return [Array<String>] streams to be read again
+        attr_reader :names
+
+        def initialize(names)
+          @names = names
+          super("#{names.join(', ')} moved")
+        end
+      end
+
       CHANNEL = 'veranda_entries'
       ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
 
       # @param db [Sequel::Database]
       def initialize(db)
         @db = db
+        @heads = db[HEADS, names: :$names].prepare(:select, :lock_heads)
+        @write = db[WRITE, rows: :$rows, heads: :$heads, looked: :$looked].prepare(:select, :write_entries)
+        @write_at = db[WRITE_AT, rows: :$rows, heads: :$heads, looked: :$looked, expected: :$expected].prepare(:select, :write_entries_at)
+        @snapshots = Snapshots.new(db)
       end
+
+      # @return [Snapshots]
+      attr_reader :snapshots
 
       # @param name [String] begins an empty stream, unless it is there
       def begin(name)
@@ -40,19 +59,39 @@ module Veranda
       end
 
       # Appends what the block returns, in one transaction.
-      # @param names [Array<String>] every stream that the block reads or writes
-      # @yieldparam heads [Hash{String => Integer}] present head of each stream
+      # @param names [Array<String>] every stream that the block writes to
+      # @param looked [Hash{String => Integer}] seq of streams that it reads
+      # @yieldparam heads [Hash{String => Integer}] present head of each stream that is written to
       # @yieldreturn [Array<Core::Streams::Entry>]
       # @return [Array<Core::Streams::Entry>]
       # @raise [Sequel::UniqueConstraintViolation] when a command id is already in its stream
-      def append(names)
+      # @raise [Moved]
+      def append(names, looked: {})
         @db.transaction do
           entries = yield lock(names)
-          write(entries) unless entries.empty?
-          MaterialUses.note(@db, entries)
+          write(@write, entries, looked) unless entries.empty?
+          note(entries)
           entries
         end
       end
+
+      # Appends entries that were decided on before anything was locked, if all streams still are where they were then. That is one
+      # statement instead of four, and right as long as nobody else writes to the same streams all the time.
+      # @param expected [Hash{String => Integer}] seq that each stream that is written to has
+      # @param looked [Hash{String => Integer}] as {append}
+      # @raise [Sequel::UniqueConstraintViolation, Moved] as {append}
+      def append_at(entries, expected:, looked: {})
+        return write(@write_at, entries, looked, expected: expected) unless beside?(entries)
+
+        @db.transaction do
+          write(@write_at, entries, looked, expected: expected)
+          note(entries)
+        end
+      end
+
+      # @param names [Array<String>]
+      # @return [Hash{String => Integer}] the head of each stream that there is
+      def heads(names) = @db[:streams].where(name: names).select_hash(:name, :head)
 
       # @param name [String]
       # @param after [Integer] seq
@@ -115,59 +154,77 @@ module Veranda
                                  from: state)
       end
 
-      # @param name [String]
-      # @param seq [Integer]
-      # @param at [Integer] time of the entry `seq`
-      # @param state [Object]
-      def keep_snapshot(name, seq, at, state)
-        body = Sequel.lit('?::jsonb', JSON.generate(state.to_h))
-        @db[:snapshots].insert_conflict.insert(stream: name, seq: seq, at: at, body: body)
-      end
-
       private
 
+      # Named parameters of prepared statements; see https://www.postgresql.org/docs/15/sql-select.html on FOR UPDATE and ORDER BY.
+      HEADS = <<~SQL
+        SELECT name, head FROM streams WHERE name = ANY (string_to_array(CAST(:names AS text), ' ')) ORDER BY name FOR UPDATE
+      SQL
+
+      UNMOVED = <<~SQL
+        NOT EXISTS (
+          SELECT FROM json_each_text(CAST(:looked AS json)) AS looked JOIN streams ON streams.name = looked.key
+          WHERE streams.head <> looked.value::bigint
+        )
+      SQL
+      # What follows when it is `still` so: entries, heads, and the word to other processes.
+      STORE = <<~SQL.freeze
+        fresh AS (
+          INSERT INTO entries (stream, seq, at, actor, kind, body, command_id)
+          SELECT new.* FROM still, json_to_recordset(CAST(:rows AS json))
+            AS new (stream text, seq bigint, at bigint, actor text, kind text, body jsonb, command_id text)
+          WHERE still.so
+        ), heads AS (
+          SELECT key AS name, value::bigint AS head FROM still, json_each_text(CAST(:heads AS json)) WHERE still.so
+        ), moved AS (
+          UPDATE streams SET head = heads.head FROM heads WHERE streams.name = heads.name
+        )
+        SELECT pg_notify('#{CHANNEL}', name || ':' || head) FROM heads
+      SQL
+      # One statement, since every round trip is time that someone's stroke waits. Writes nothing and answers with nothing when a
+      # stream that was looked at has moved.
+      WRITE = "WITH still AS (SELECT #{UNMOVED} AS so), #{STORE}".freeze
+      # The same, locking the heads and comparing them with what they are expected to be. A row that another transaction has changed
+      # is read anew once it can be locked (PostgreSQL 15, 13.2.1), so what is compared is what is true then.
+      WRITE_AT = <<~SQL.freeze
+        WITH expected AS (
+          SELECT key AS name, value::bigint AS head FROM json_each_text(CAST(:expected AS json))
+        ), locked AS (
+          SELECT streams.name, streams.head FROM streams JOIN expected ON expected.name = streams.name ORDER BY streams.name FOR UPDATE OF streams
+        ), still AS (
+          SELECT (SELECT count(*) FROM locked JOIN expected USING (name, head)) = (SELECT count(*) FROM expected) AND #{UNMOVED} AS so
+        ), #{STORE}
+      SQL
+      private_constant :HEADS, :UNMOVED, :STORE, :WRITE, :WRITE_AT
+
       def lock(names)
-        rows = @db[:streams].where(name: names).order(:name).for_update.select_hash(:name, :head)
+        rows = @heads.call(names: names.join(' ')).to_h { |row| row.values_at(:name, :head) }
         missing = names - rows.keys
         raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if missing.any?
 
         rows
       end
 
-      # One statement for the entries, the heads and the word to other processes, since
-      # every round trip is time that someone's stroke waits.
-      def write(entries)
-        values = entries.map do |entry|
-          [entry.stream, entry.seq, entry.at, entry.actor, entry.kind, JSON.generate(entry.body), entry.command_id]
-        end
+      def write(statement, entries, looked, **expected)
         heads = entries.group_by(&:stream).transform_values { |own| own.last.seq }
-        @db[WRITE, row_list(values, '(?, ?::bigint, ?::bigint, ?, ?, ?::jsonb, ?)'), row_list(heads.to_a, '(?, ?::bigint)')].all
+        told = statement.call(rows: JSON.generate(entries.map(&:to_h)), heads: JSON.generate(heads), looked: JSON.generate(looked),
+                              **expected.transform_values { |facts| JSON.generate(facts) })
+        raise Moved, looked.keys + expected.fetch(:expected, {}).keys if told.empty?
       end
 
-      WRITE = <<~SQL.freeze
-        WITH fresh AS (
-          INSERT INTO entries (stream, seq, at, actor, kind, body, command_id) VALUES ?
-        ), heads (name, head) AS (
-          VALUES ?
-        ), moved AS (
-          UPDATE streams SET head = heads.head FROM heads WHERE streams.name = heads.name
-        )
-        SELECT pg_notify('#{CHANNEL}', name || ':' || head) FROM heads
-      SQL
-      private_constant :WRITE
+      # @return [Boolean] whether more than entries has to be written
+      def beside?(entries) = MaterialUses.any?(entries) || SittingStatus.any?(entries)
 
-      def row_list(rows, template)
-        Sequel.lit(([template] * rows.length).join(', '), *rows.flatten(1))
+      def note(entries)
+        MaterialUses.note(@db, entries)
+        SittingStatus.note(@db, entries)
       end
 
       def snapshot(name, upto: nil, last: nil)
-        rows = @db[:snapshots].where(stream: name)
-        rows = rows.where { seq <= last } if last
-        rows = rows.where { at <= upto } if upto
-        row = rows.reverse(:seq).select(:seq, :at, Sequel.cast(:body, String).as(:body)).first
-        return [Core::Streams::Fold.start(name), 0, 0] unless row
+        facts, seq, at = @snapshots.latest(name, upto: upto, last: last)
+        return [Core::Streams::Fold.start(name), 0, 0] unless facts
 
-        [Core::Streams::Fold.restore(name, JSON.parse(row[:body], symbolize_names: true)), row[:seq], row[:at]]
+        [Core::Streams::Fold.restore(name, facts), seq, at]
       end
 
       def entry(row)

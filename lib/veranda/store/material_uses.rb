@@ -22,6 +22,9 @@ module Veranda
         db[:material_uses].insert_conflict.import(%i[material_id board_id], uses)
       end
 
+      # @return [Boolean]
+      def any?(entries) = entries.any? { |entry| materials(entry).any? }
+
       def materials(entry)
         case entry.kind
         when 'edited' then entry.body[:ops].filter_map { |op| op.dig(:mark, :material) }

@@ -8,6 +8,8 @@ module Veranda
     class Materials
       # The job that works on new versions, by name, since it lives above.
       WORK = 'Veranda::Workshop::MakeSlides'
+      # Documents have workers of their own: one that takes minutes holds up nobody's pictures, sounds or snapshots.
+      DOCUMENTS = 'documents'
 
       # @param db [Sequel::Database]
       # @param files [Files]
@@ -35,7 +37,7 @@ module Veranda
         rows = present.where(course_id: course_id, taken_off_at: nil)
         search.split.each { |word| rows = rows.where(matching(word)) }
         order = { 'title' => Sequel.function(:lower, :title), 'size' => Sequel.desc(:size) }.fetch(sort, Sequel.desc(:made_at))
-        with_uses(rows.order(order, :id).map { |row| tidy(row) })
+        with_uses(rows.order(order, :id).limit(Core::Materials::Limits::MOST_LISTED).map { |row| tidy(row) })
       end
 
       # A whole upload becomes a material, or a new version of one, waiting to be worked on.
@@ -52,7 +54,8 @@ module Veranda
           @db[:uploads].where(id: upload[:id]).delete
           # In the same commit, so that no material waits for a job that was never noted.
           Que.connection = @db
-          Que.enqueue(id, version, job_options: { job_class: WORK })
+          queue = kind == 'document' ? { queue: DOCUMENTS } : {}
+          Que.enqueue(id, version, job_options: { job_class: WORK, **queue })
           [id, version]
         end
       end
@@ -115,17 +118,15 @@ module Veranda
       def boards(id)
         @db[:material_uses].where(Sequel[:material_uses][:material_id] => id)
                            .join(:boards, id: :board_id).join(:lessons, id: :lesson_id).where(rehearsal_id: nil)
-                           .select(Sequel[:boards][:id], Sequel[:boards][:name], :lesson_id, Sequel[:lessons][:title].as(:lesson)).all
+                           .select(Sequel[:boards][:id].as(:board), Sequel[:boards][:name], :lesson_id,
+                                   Sequel[:lessons][:title].as(:lesson)).all
       end
 
-      # @return [Boolean] whether someone who is not staff may see it: it is on a board that is open to them
-      def shown_to?(id, person_id)
-        boards = @db[:material_uses].where(Sequel[:material_uses][:material_id] => id).join(:boards, id: :board_id)
-                                    .join(:lessons, id: :lesson_id).where(audience: 'everyone')
-        lessons = boards.select_map([Sequel[:lessons][:id], Sequel[:lessons][:course_id]])
-        courses = @db[:memberships].where(person_id: person_id, course_id: lessons.map(&:last))
-        guest = @db[:guests].where(person_id: person_id, lesson_id: lessons.map(&:first))
-        !courses.empty? || !guest.empty?
+      # @return [Array<Hash>] boards that show something of it, as {Core::Access} asks:
+      #   `{ id:, lesson_id:, course_id:, audience:, outside:, rehearsal_id: }`
+      def shown_on(id)
+        @db[:material_uses].where(Sequel[:material_uses][:material_id] => id).join(:boards, id: :board_id).join(:lessons, id: :lesson_id)
+                           .select(Sequel[:boards][:id], :lesson_id, :course_id, :audience, :outside, :rehearsal_id).all
       end
 
       private

@@ -11,12 +11,30 @@ module Veranda
       # @return [Hash, nil] `{ id:, name:, account_id: }`
       def find(id) = id && @db[:people].first(id: id)
 
+      # Whoever a session is of, unless it was ended.
+      # @param sid [String, nil] id of the session
+      # @return [Hash, nil]
+      def in_session(account_id: nil, person_id: nil, sid: nil)
+        return unless sid && (account_id || person_id)
+
+        ended = @db[:ended_sessions].where(id: sid).select(1)
+        @db[:people].where(account_id ? { account_id: account_id } : { id: person_id }).exclude(ended.exists).first
+      end
+
+      # @param sid [String] id of a session
+      # @param until_at [Time] when its cookie would run out
+      def end_session(sid, until_at:)
+        @db[:ended_sessions].where { self.until < Sequel::CURRENT_TIMESTAMP }.delete
+        @db[:ended_sessions].insert_conflict.insert(id: sid, until: until_at)
+      end
+
       # @return [Hash, nil]
       def by_account(account_id) = account_id && @db[:people].first(account_id: account_id)
 
       # @return [String] id
-      def add(name, account_id: nil, address: nil, id: Ids.call)
-        @db[:people].insert(id: id, name: name, account_id: account_id, address: address)
+      # @param stand_in [Boolean] simulated, and let into rehearsals alone
+      def add(name, account_id: nil, address: nil, stand_in: false, id: Ids.call)
+        @db[:people].insert(id: id, name: name, account_id: account_id, address: address, stand_in: stand_in)
         id
       end
 
@@ -48,19 +66,57 @@ module Veranda
       end
 
       # Lets someone into the classes of one lesson.
-      def admit(lesson_id, person_id)
-        @db[:guests].insert_conflict.insert(lesson_id: lesson_id, person_id: person_id)
+      # @param link_id [String, nil] the link they came by; with it they can be sent off again
+      def admit(lesson_id, person_id, link_id: nil)
+        @db[:guests].insert_conflict(target: %i[lesson_id person_id], update: { link_id: link_id, revoked_at: nil })
+                    .insert(lesson_id: lesson_id, person_id: person_id, link_id: link_id)
+      end
+
+      # Sends off a guest of one lesson, or all who came by one link.
+      # @return [Array<String>] ids of those people
+      def revoke(lesson_id, person_id: nil, link_id: nil)
+        rows = @db[:guests].where({ lesson_id: lesson_id, person_id: person_id, link_id: link_id }.compact).where(revoked_at: nil)
+        rows.returning(:person_id).update(revoked_at: Sequel::CURRENT_TIMESTAMP).map { |row| row[:person_id] }
+      end
+
+      # @return [Array<Hash>] `{ id:, name:, link_id: }` of the guests of a lesson
+      def guests(lesson_id)
+        @db[:guests].join(:people, id: :person_id).where(lesson_id: lesson_id, revoked_at: nil)
+                    .order(:name).select(:id, :name, :link_id).all
       end
 
       # The part someone plays in a lesson.
       # @param lesson [Hash]
       # @return [Core::Person, nil] nil for strangers
       def in_lesson(person_id, lesson)
-        row = find(person_id) or return
-        role = @db[:memberships].where(course_id: lesson[:course_id], person_id: person_id).get(:role)
-        role ||= 'guest' unless @db[:guests].where(lesson_id: lesson[:id], person_id: person_id).empty?
-        role && Core::Person.new(id: row[:id], name: row[:name], role: role)
+        row = person_id && @db[ROLES, person: person_id, course: lesson[:course_id], lesson: lesson[:id]].first
+        Core::Person.new(**row.slice(:id, :name, :role)) if row && row[:role]
       end
+
+      # @return [Boolean] whether somebody was let into a lesson's classes by link, and still is
+      def guest?(lesson_id, person_id)
+        !@db[:guests].where(lesson_id: lesson_id, person_id: person_id, revoked_at: nil).empty?
+      end
+
+      # @param ids [Array<String>]
+      # @return [Array<String>] those of them who have any part in a lesson
+      def with_part(ids, lesson)
+        members = @db[:memberships].where(course_id: lesson[:course_id], person_id: ids).select(:person_id)
+        guests = @db[:guests].where(lesson_id: lesson[:id], person_id: ids, revoked_at: nil).select(:person_id)
+        stand_ins = @db[:people].where(id: ids, stand_in: true).select(Sequel[:id].as(:person_id))
+        members.union(guests).union(stand_ins).select_map(:person_id)
+      end
+
+      ROLES = <<~SQL
+        SELECT people.id, people.name,
+               CASE WHEN stand_in THEN 'stand_in'
+                    ELSE coalesce(role, CASE WHEN guests.person_id IS NOT NULL THEN 'guest' END) END AS role
+        FROM people
+        LEFT JOIN memberships ON memberships.person_id = people.id AND memberships.course_id = :course
+        LEFT JOIN guests ON guests.person_id = people.id AND guests.lesson_id = :lesson AND guests.revoked_at IS NULL
+        WHERE people.id = :person
+      SQL
+      private_constant :ROLES
     end
   end
 end

@@ -38,6 +38,9 @@ module Veranda
         @db[:recordings].insert_conflict(target: :sitting_id, update: changes).insert(sitting_id: sitting_id, **changes)
       end
 
+      # @return [Boolean] whether the students of the course may watch it
+      def shared?(sitting_id) = @db[:recordings].where(sitting_id: sitting_id, shared: true).any?
+
       # @return [Core::Refusal]
       def no_such_recording = Core::Refusal.new(:no_such_recording, 'There is no such recording.')
 
@@ -45,7 +48,7 @@ module Veranda
 
       def rows
         @db[:sittings].left_join(:recordings, sitting_id: :id)
-                      .select(Sequel[:sittings][:id].as(:sitting_id), :lesson_id, :shared, :cuts, :made_at)
+                      .select(Sequel[:sittings][:id].as(:sitting_id), :lesson_id, :shared, :cuts, :made_at, :rehearsal)
       end
 
       def tidy(row) = row.merge(shared: row[:shared] || false, cuts: (row[:cuts] || []).to_a)

@@ -2,9 +2,11 @@
 
 module Veranda
   module Store
-    # Plays a recording back from the log: the state at any moment, and what follows.
-    # A moment is the class, its exchange and the board on show; each costs one snapshot and at
-    # most {Performer::SNAPSHOT_EVERY} entries. Other boards are asked for when they come on show.
+    # Plays a recording back from the log: the state at any moment, and what follows. Going to a moment and playing up to it
+    # show the same.
+    #
+    # A moment is the class, its main room with what was written there, and the board on show; each costs one snapshot and the
+    # entries after it. Other boards are asked for when they come on show.
     class Replay
       # @param log [Log]
       # @param sitting_id [String]
@@ -12,43 +14,48 @@ module Veranda
       def initialize(log, sitting_id, recording)
         @log = log
         @recording = recording
-        @sitting = Core::Streams::StreamName.sitting(sitting_id)
-        @exchange = Core::Streams::StreamName.exchange(sitting_id)
+        names = Core::Streams::StreamName
+        @sitting = names.sitting(sitting_id)
+        @place = names.place(sitting_id, Core::Sittings::Places::MAIN)
+        @exchange = names.exchange(sitting_id)
       end
 
       # @param t [Integer] ms into the recording
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
       def at(t)
         wall = @recording.clock.wall(t)
-        states = [@sitting, @exchange].to_h { |name| [name, @log.state_at(name, wall)] }
-        board = on_show(states[@sitting])
+        states = [@sitting, @place, @exchange].to_h { |name| [name, @log.state_at(name, wall)] }
+        board = on_show(states[@place])
         states[board] = @log.state_at(board, wall) if board
         views = states.transform_values(&:view)
-        taken_back = deleted
-        views[@exchange][:posts].reject! { |post| taken_back.include?(post[:id]) }
+        views[@sitting] = views[@sitting].merge(seats: views[@sitting][:seats].select { |seat| people.include?(seat[:id]) })
+        views[@exchange] = { posts: @recording.posts(states[@exchange].posts.values, deleted: deleted) }
         { t: t, wall: wall, streams: views }
       end
 
       # @param from [Integer] ms into the recording
       # @param to [Integer]
-      # @return [Array<Hash>] entries after `from`, up to `to`, each with its time `t`
+      # @return [Array<Hash>] entries after `from`, up to `to`, each with its time `t`. What happened while nothing was recorded
+      #   comes at the moment when the recording goes on, except for what was said then.
       def between(from, to)
         clock = @recording.clock
-        taken_back = deleted
         entries = @log.between(@recording.streams, clock.wall(from) + 1, clock.wall(to))
-        entries.filter_map { |entry| @recording.place(entry, deleted: taken_back) }
+        entries.filter_map { |entry| @recording.place(entry, deleted: deleted, people: people) }
       end
+
+      # @return [Set<String>] ids of everyone who was there while it was recorded
+      def people = @people ||= @recording.people(@log.entries(@sitting))
 
       private
 
       # @return [String, nil] stream of the board on show, if it may be shown in a recording
-      def on_show(sitting)
-        board = sitting.shown && Core::Streams::StreamName.board(sitting.shown[:board])
+      def on_show(place)
+        board = place.shown && Core::Streams::StreamName.board(place.shown[:board])
         board if @recording.streams.include?(board)
       end
 
       # A post that was deleted, even after the recording, is not shown at any moment of it.
-      def deleted = @log.bodies(@exchange, 'deleted').to_set { |body| body[:id] }
+      def deleted = @deleted ||= @log.bodies(@exchange, 'deleted').to_set { |body| body[:id] }
     end
   end
 end

@@ -25,13 +25,24 @@ module Veranda
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: rehearsal).reverse(:made_at).all
       end
 
+      # @param lesson_ids [Array<String>]
+      # @return [Hash{String => Hash}] the latest real class of each
+      def latest(lesson_ids)
+        @db[:sittings].where(lesson_id: lesson_ids, rehearsal: false).order(:lesson_id, Sequel.desc(:made_at))
+                      .distinct(:lesson_id).as_hash(:lesson_id)
+      end
+
+      # @return [String, nil] id of the class of a lesson that goes on now
+      def open_of(lesson_id)
+        @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)
+      end
+
       # Sets up a class, with its streams ready for `class.plan`.
       # @return [String] id
       def create(lesson_id, rehearsal: false, id: Ids.call)
         @db.transaction do
           @db[:sittings].insert(id: id, lesson_id: lesson_id, rehearsal: rehearsal)
-          @log.begin(Core::Streams::StreamName.sitting(id))
-          @log.begin(Core::Streams::StreamName.exchange(id))
+          streams(id).each { |name| @log.begin(name) }
         end
         id
       end
@@ -57,15 +68,20 @@ module Veranda
           # Whoever comes first makes it; the lock keeps two from making two.
           @db[:lessons].where(id: lesson_id).for_update.first
           latest = of_lesson(lesson_id).first
-          return latest if latest && !(again && state(latest[:id]).ended?)
+          return latest if latest && !(again && latest[:status] == 'ended')
 
           fetch(create(lesson_id))
         end
       end
 
+      # How long a rehearsal is kept, and how many old ones are let go when a new one is made.
+      REHEARSAL_LASTS = 7 * 86_400
+      PRUNED = 5
+
       # Sets up a class to practise in, with copies of the lesson's boards.
       # @return [Hash] `{ id:, lesson_id:, rehearsal: }`
       def rehearsal(lesson_id)
+        prune
         @db.transaction do
           id = create(lesson_id, rehearsal: true)
           @lessons.copy_boards(lesson_id, id)
@@ -73,20 +89,49 @@ module Veranda
         end
       end
 
+      # Lets go of rehearsals of long ago, with all that was practised in them.
+      # @param before [Time]
+      # @return [Integer] how many
+      def prune(before: Time.now - REHEARSAL_LASTS)
+        old = @db[:sittings].where(rehearsal: true) { made_at < before }.limit(PRUNED).select_map(:id)
+        old.each { |id| @db.transaction { forget(id) } }.length
+      end
+
       # The input of `class.plan`, from the lesson as it stands.
       # @param sitting [Hash]
       # @return [Hash] with string keys, as a client would send it
       def plan(sitting)
         lesson = @lessons.fetch(sitting[:lesson_id])
-        boards = @lessons.boards(lesson[:id], rehearsal_id: sitting[:rehearsal] ? sitting[:id] : nil)
+        boards = board_facts(lesson[:id], rehearsal_id: sitting[:rehearsal] ? sitting[:id] : nil)
         facts = { id: sitting[:id], title: lesson[:title], course: @db[:courses].where(id: lesson[:course_id]).get(:name),
                   starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
-                  steps: steps(lesson, boards), boards: boards.map { |board| board.slice(:id, :name, :audience, :first_page) },
+                  steps: steps(lesson, boards), boards: boards,
                   record_from: lesson[:record_from], rehearsal: sitting[:rehearsal] }
         JSON.parse(JSON.generate(facts))
       end
 
+      # @return [Array<Hash>] what a class knows of its boards
+      def board_facts(lesson_id, rehearsal_id: nil)
+        @lessons.boards(lesson_id, rehearsal_id: rehearsal_id).map { |board| board.slice(:id, :name, :audience, :outside, :first_page) }
+      end
+
       private
+
+      def forget(id)
+        boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }
+        own = Sequel.like(:name, "own/#{@db[:streams].escape_like(id)}.%")
+        names = @db[:streams].where(own).select_map(:name) + streams(id) + boards
+        %i[snapshots entries].each { |table| @db[table].where(stream: names).delete }
+        @db[:streams].where(name: names).delete
+        @db[:sittings].where(id: id).delete
+      end
+
+      # Streams of single people begin when they come.
+      def streams(id)
+        names = Core::Streams::StreamName
+        places = Core::Sittings::Places
+        [names.sitting(id), names.staff(id), names.place(id, places::WAITING), names.place(id, places::MAIN), names.exchange(id)]
+      end
 
       # A rehearsal's boards are copies; steps find theirs by its place in the lesson.
       def steps(lesson, boards)
@@ -94,7 +139,7 @@ module Veranda
         lesson[:steps].map do |step|
           here = ->(id) { (place = places.index(id)) && boards[place][:id] }
           cues = step[:cues].map { |cue| cue.merge({ board: here.call(cue[:board]) }.compact) }
-          step.slice(:id, :title, :minutes, :shortest, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
+          step.slice(:id, :title, :minutes, :shortest, :notes, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
         end
       end
     end

@@ -33,7 +33,7 @@ module Veranda
 
       # @return [String] a PNG
       def png(board, page)
-        aside do |dir|
+        in_scratch do |dir|
           draw(dir, '-f', 'png', '-w', (Core::Boards::Mark::PAGE_WIDTH * SHARPNESS).to_s, '-o', 'page.png',
                write(dir, 1, svg(board, page)))
           File.binread(File.join(dir, 'page.png'))
@@ -44,10 +44,10 @@ module Veranda
       # @return [String] a PDF of all their pages in order
       def pdf(boards)
         pages = boards.flat_map { |name, board| board.pages.map { |page| [name, board, page] } }
-        aside { |dir| compose(dir, pages, pages.map { |_, board, page| beneath(board, page) }) }
-      rescue HexaPDF::Error
+        in_scratch { |dir| compose(dir, pages, pages.map { |_, board, page| beneath(board, page) }) }
+      rescue Tool::Failed
         # A PDF that cannot be taken apart is drawn as a picture.
-        aside { |dir| compose(dir, pages, pages.map { nil }) }
+        in_scratch { |dir| compose(dir, pages, pages.map { nil }) }
       end
 
       private
@@ -77,7 +77,7 @@ module Veranda
 
       def on_slides(dir, drawn, beneath)
         to = File.join(dir, 'on-slides.pdf')
-        SlidesBeneath.new(drawn, beneath).write(to)
+        Limited.call(:lay_beneath, dir: dir, seconds: 110, drawn: drawn, beneath: beneath.map { |one| one&.to_h }, to: to)
         File.binread(to)
       end
 
@@ -102,8 +102,8 @@ module Veranda
         nil
       end
 
-      def aside(&)
-        Aside.call { Dir.mktmpdir('boards', @archive.files.scratch, &) }
+      def in_scratch(&)
+        Dir.mktmpdir('boards', @archive.files.scratch, &)
       end
 
       def write(dir, number, text)

@@ -22,7 +22,9 @@ module Veranda
       ].freeze
       # Pictures may only be inside the file itself.
       EMBEDDED = %r{\Adata:image/(png|jpeg|gif|webp);base64,}
-      REACHES_OUT = /@import|url\(\s*['"]?(?!#|data:image)|expression\(|javascript:|behavior\s*:/i
+      REACHES_OUT = /@import|url\(\s*['"]?\s*(?!\s*['"]?\s*(#|data:image))|expression\s*\(|javascript:|behavior\s*:|image-set|src\s*\(/i
+      # Ways to write the same so that it is not seen.
+      ESCAPED = %r{/\*.*?\*/|\\}m
       MOST_ELEMENTS = 50_000
 
       module_function
@@ -33,7 +35,10 @@ module Veranda
       def call(text)
         raise NotSvg if text.match?(/<!ENTITY/i)
 
-        document = Nokogiri::XML(text, &:nonet)
+        text = text.delete("\0")
+
+        # Marked sections are taken as the text they are, so that nothing can hide in one.
+        document = Nokogiri::XML(text) { |config| config.nonet.nocdata }
         root = document.root
         raise NotSvg unless root&.name == 'svg' && document.xpath('count(//*)') <= MOST_ELEMENTS
 
@@ -52,13 +57,17 @@ module Veranda
           dropped << (element.name == 'script' ? 'scripts' : 'parts that are no drawing')
           return element.remove
         end
-        if element.name == 'style' && element.text.match?(REACHES_OUT)
+        if element.name == 'style' && reaches_out?(element.text)
           dropped << 'links to other places'
           return element.remove
         end
         element.attribute_nodes.each { |attribute| clean_attribute(element, attribute, dropped) }
       end
       private_class_method :clean
+
+      # Comments and escapes draw nothing that plain letters could not.
+      def reaches_out?(text) = text.match?(ESCAPED) || text.match?(REACHES_OUT)
+      private_class_method :reaches_out?
 
       def clean_attribute(element, attribute, dropped)
         if attribute.node_name.downcase.start_with?('on')
@@ -69,7 +78,7 @@ module Veranda
 
           dropped << 'links to other places'
           attribute.remove
-        elsif attribute.value.match?(REACHES_OUT)
+        elsif reaches_out?(attribute.value)
           dropped << 'links to other places'
           attribute.remove
         end

@@ -2,16 +2,13 @@
 
 require 'fileutils'
 require 'json'
-require 'zip'
+require 'tmpdir'
 
 module Veranda
   module Workshop
     # Makes a lesson of a zip that {LessonZip} wrote, perhaps elsewhere. All of it or nothing: whatever is wrong is said,
     # and nothing is taken in.
     class LessonFromZip
-      # Bytes of the manifest and of one page.
-      MOST_TEXT = 40 * 1024 * 1024
-
       # @param archive [Store::Archive]
       # @param path [String] of the zip
       # @param course_id [String]
@@ -28,40 +25,28 @@ module Veranda
       # @return [String] id of the lesson
       # @raise [Core::Refusal] `zip_damaged`, `zip_too_large`, `zip_foreign`, `zip_newer`, `zip_incomplete`, `bad_input`, `not_a_board`
       def call
-        ZipGuard.check!(@path)
-        Zip::File.open(@path) do |zip|
-          @zip = zip
-          facts = Core::Lessons::Manifest.check(manifest)
-          @archive.db.transaction { build(facts) }
+        Dir.mktmpdir('lesson', @archive.files.scratch) do |dir|
+          @parts = taken_apart(dir)
+          @kept = []
+          @archive.db.transaction { build(@parts[:manifest]) }
         end
-      rescue ZipGuard::TooMuch
-        raise Core::Refusal.new(:zip_too_large, 'This zip unpacks to more than is taken. Nothing was taken in.')
-      rescue ZipGuard::Damaged, Zip::Error
-        raise Core::Refusal.new(:zip_damaged,
-                                'This zip is damaged. Nothing was taken in. Save the lesson again where it came from.')
+      rescue StandardError
+        # No row names what was copied for a lesson that was not made.
+        @kept&.each { |name| @archive.files.clear(name) }
+        raise
       end
 
       private
 
-      def manifest
-        entry = @zip.find_entry('manifest.json') or
-          raise Core::Refusal.new(:zip_foreign, 'This zip holds no lesson of Veranda. Nothing was taken in.')
-        JSON.parse(read(entry))
-      rescue JSON::ParserError
-        raise Core::Refusal.new(:zip_foreign, 'The manifest in this zip cannot be read. Nothing was taken in.')
-      end
-
-      def read(entry)
-        # What the zip says of an entry's size may be a lie.
-        text = entry.get_input_stream.read(MOST_TEXT + 1) || ''
-        raise ZipGuard::TooMuch if text.bytesize > MOST_TEXT
-
-        text.force_encoding(Encoding::UTF_8).scrub
-      end
-
-      def part(name)
-        @zip.find_entry(name) || raise(Core::Refusal.new(:zip_incomplete,
-                                                         "“#{name}” is missing in this zip. Nothing was taken in."))
+      def taken_apart(dir)
+        materials = File.join(dir, 'materials')
+        FileUtils.mkdir(materials)
+        Limited.call(:lesson_parts, dir: dir, seconds: 120, path: @path, to: materials)
+      rescue ZipGuard::TooMuch
+        raise Core::Refusal.new(:zip_too_large, 'This zip unpacks to more than is taken. Nothing was taken in.')
+      rescue ZipGuard::Damaged, Tool::Failed
+        raise Core::Refusal.new(:zip_damaged,
+                                'This zip is damaged. Nothing was taken in. Save the lesson again where it came from.')
       end
 
       def build(facts)
@@ -75,39 +60,34 @@ module Veranda
       end
 
       def take(material)
-        entry = part(material[:file])
-        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by, name: material[:name], size: [entry.size, 1].max)
+        path = @parts[:files].fetch(material[:file].to_sym)
+        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by, name: material[:name], size: [File.size(path), 1].max)
         to = @archive.files.upload_path(upload[:id])
-        File.open(to, 'wb') { |file| IO.copy_stream(entry.get_input_stream, file) }
-        raise ZipGuard::Damaged, 'an entry is larger than it says' unless File.size(to) == upload[:size]
-
+        FileUtils.mv(path, to)
         type = Sniff.type(to, material[:name])
         id, = @archive.materials.take(upload, type: type, kind: Core::Materials::Kinds.of(type))
+        @kept << "materials/#{id}"
         @archive.materials.update(id, title: material[:title], labels: material[:labels])
         id
       end
 
       def board(board, lesson, materials)
-        pages = board[:pages].map { |name| Core::Boards::SvgReader.new(read(part(name))).call }
+        pages = board[:pages].map { |name| @parts[:pages].fetch(name.to_sym) }
         id = @archive.lessons.add_board(lesson, name: board[:name], audience: board[:audience], outside: board[:outside],
                                                 first_page: board[:first_page])
-        order = Store::Order.of('board.take_in', input(pages, materials), stream: Core::Streams::StreamName.board(id), by: Store::Slides::HOUSE)
-        at = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
-        outcome = Store::Performer.new(@archive.log).perform([order], at: at).first
-        raise outcome.refusal if outcome.refusal
-
+        Deciding::Perform.call(@archive.log, 'board.take_in', input(pages, materials), stream: Core::Streams::StreamName.board(id))
         id
       end
 
       def input(pages, materials)
-        marks = pages.flat_map(&:marks).map { |mark| at_home(mark, materials) }
-        authors = pages.map(&:authors).reduce({}, :merge).map { |id, name| { id: home(id), name: name } }
-        facts = pages.map do |page|
-          { page: page.id, **(page.facts || {}) }.then do |row|
-            row[:ground] ? row.merge(ground: at_home(row[:ground], materials)) : row
-          end
-        end
-        JSON.parse(JSON.generate(pages: facts, marks: marks, authors: authors))
+        marks = pages.flat_map { |page| page[:marks] }.map { |mark| at_home(mark, materials) }
+        authors = pages.map { |page| page[:authors] }.reduce({}, :merge).map { |id, name| { id: home(id.to_s), name: name } }
+        { pages: pages.map { |page| page_facts(page, materials) }, marks: marks, authors: authors }
+      end
+
+      def page_facts(page, materials)
+        row = { page: page[:id], **(page[:facts] || {}).slice(:grows, :ground) }
+        row[:ground].is_a?(Hash) ? row.merge(ground: at_home(row[:ground], materials)) : row
       end
 
       # Materials have new ids here, and people who are not of this course are nobody's namesakes.

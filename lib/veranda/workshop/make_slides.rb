@@ -101,7 +101,7 @@ module Veranda
       # The table of pages is gone; perhaps pages are left.
       def rescue_pdf(path, dir)
         to = File.join(dir, 'saved.pdf')
-        saved = SavePages.call(path, to) or raise Pdf::Damaged
+        saved = Limited.call(:save_pages, dir: dir, path: path, to: to)[:saved] or raise Pdf::Damaged
         pdf(to, dir, saved: saved)
       end
 
@@ -120,7 +120,7 @@ module Veranda
       end
 
       def office(dir)
-        ZipGuard.check!(source)
+        Limited.call(:check_zip, dir: dir, path: source)
         document = Office.new(source, @material[:type], dir)
         path = document.pdf
         files.put(File.open(path, 'rb'), name('pdf'))

@@ -16,11 +16,21 @@ module Veranda
         slides = archive.materials.slides(id, version).map { |slide| slide.slice(:slide, :w, :h) }
         return [] if slides.empty?
 
-        boards(archive, id).select { |board| Store::Slides.lay(archive, board, id, version, slides) }
+        boards(archive, id).select { |board| laid?(archive, board, id, version, slides) }
       end
 
+      # A board that has no room for all slides of the new version keeps those of the old one.
+      def laid?(archive, board, id, version, slides)
+        Preparing::Slides.lay(archive.log, board, id, version, slides)
+      rescue Core::Refusal => e
+        raise unless e.code == :board_full
+
+        false
+      end
+      private_class_method :laid?
+
       def boards(archive, id)
-        archive.materials.boards(id).reject { |board| taught?(archive, board[:lesson_id]) }.map { |board| board[:id] }
+        archive.materials.boards(id).reject { |use| taught?(archive, use[:lesson_id]) }.map { |use| use[:board] }
                .select { |board| grounded?(archive, board, id) }
       end
       private_class_method :boards

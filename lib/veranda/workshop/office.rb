@@ -1,20 +1,15 @@
 # frozen_string_literal: true
 
 require 'fileutils'
-require 'nokogiri'
-require 'zip'
 
 module Veranda
   module Workshop
-    # An office document: made into a PDF by LibreOffice, and looked through for what gets lost on the way.
+    # An office document: made into a PDF by LibreOffice, and looked through for what gets lost on the way ({OfficeFacts}).
     class Office
-      # Names in OOXML that stand for the fonts of the theme.
-      THEME = { '+mn-lt' => 'minorFont', '+mj-lt' => 'majorFont' }.freeze
-      MOVEMENT = %w[anim animEffect animMotion animScale animRot animClr].freeze
-      ODF_MOVEMENT = './/*[contains(namespace-uri(), "animation")]' \
-                     '[starts-with(local-name(), "animate") or local-name()="transitionFilter"]'
       # Symbols are drawn by fonts that documents name without needing their letters.
       SYMBOLS = /symbol|wingdings|webdings|dingbats/i
+      # s; a document that was made to be slow must not hold up everyone else's.
+      LONGEST = 120
 
       # @param path [String]
       # @param type [String] media type
@@ -31,7 +26,7 @@ module Veranda
         source = File.join(@dir, "in.#{@ending}")
         FileUtils.cp(@path, source)
         Tool.run('soffice', "-env:UserInstallation=file://#{profile}", '--headless', '--norestore', '--convert-to', 'pdf', '--outdir', @dir,
-                 source, dir: @dir, seconds: 240, memory: 8 * Tool::GIGABYTE)
+                 source, dir: @dir, seconds: LONGEST, memory: 8 * Tool::GIGABYTE)
         made = File.join(@dir, 'in.pdf')
         raise Tool::Failed, 'nothing came of it' unless File.exist?(made)
 
@@ -41,74 +36,21 @@ module Veranda
       # @param there [Array<String>] names of the fonts in the PDF
       # @return [Hash{String => String, nil}] what stands in for each font that the document asks for in vain
       def missing_fonts(there)
-        missing = wanted_fonts.grep_v(SYMBOLS).reject { |font| there.any? { |name| same?(font, name) } }
-        spare = there.reject { |name| wanted_fonts.any? { |font| same?(font, name) } }
+        missing = facts[:fonts].grep_v(SYMBOLS).reject { |font| there.any? { |name| same?(font, name) } }
+        spare = there.reject { |name| facts[:fonts].any? { |font| same?(font, name) } }
         spare = spare.map { |name| name.split(/[-,]/).first }.uniq
         missing.to_h { |font| [font, spare.length == 1 || missing.length == 1 ? spaced(spare.first) : nil] }
       end
 
       # @return [Array<Integer>] slides on which something moves
-      def animated
-        case @ending
-        when 'pptx' then slide_parts.select { |_, part| moves?(part) }.map(&:first)
-        when 'odp' then odp_pages.each_index.select { |i| odp_pages[i].xpath(ODF_MOVEMENT).any? }.map { |i| i + 1 }
-        else []
-        end
-      end
+      def animated = facts[:animated]
 
       private
 
+      def facts = @facts ||= Limited.call(:office_facts, dir: @dir, path: @path, ending: @ending)
+
       # Each run gets a fresh profile, so that two runs never meet and no document changes the next one's settings.
       def profile = File.join(@dir, 'profile')
-
-      def part(name) = Zip::File.open(@path) { |zip| zip.find_entry(name)&.get_input_stream&.read }
-
-      def parts(pattern)
-        Zip::File.open(@path) { |zip| zip.glob(pattern).to_h { |entry| [entry.name, entry.get_input_stream.read] } }
-      end
-
-      def xml(text) = Nokogiri::XML(text) { |config| config.nonet.nocdata }
-
-      def slide_parts
-        parts('ppt/slides/slide*.xml').map { |name, text| [name[/\d+/].to_i, xml(text)] }.sort_by(&:first)
-      end
-
-      def moves?(slide)
-        moving = slide.xpath('//*[local-name()="timing"]//*').any? { |element| MOVEMENT.include?(element.name) }
-        moving || slide.xpath('//*[local-name()="transition"]').any?
-      end
-
-      def odp_pages
-        @odp_pages ||= xml(part('content.xml')).xpath('//*[local-name()="page" and contains(namespace-uri(), "drawing")]').to_a
-      end
-
-      def wanted_fonts
-        @wanted_fonts ||= (@ending.end_with?('x') ? ooxml_fonts : odf_fonts).map(&:strip).reject(&:empty?).uniq
-      end
-
-      # Fonts that slides, their masters and paragraphs ask for; themes name many more that nothing uses.
-      def ooxml_fonts
-        texts = parts('{ppt/slides,ppt/slideLayouts,ppt/slideMasters,word}/*.xml').values.map { |text| xml(text) }
-        asked = texts.flat_map do |text|
-          text.xpath('//*[local-name()="latin"]/@typeface | //*[local-name()="rFonts"]/@*[local-name()="ascii"]').map(&:value)
-        end
-        asked.uniq.flat_map { |font| THEME[font] ? theme_fonts.fetch(THEME[font], []) : [font] }
-      end
-
-      def theme_fonts
-        theme = parts('{ppt,word}/theme/theme1.xml').values.first or return {}
-        @theme_fonts ||= THEME.each_value.to_h do |name|
-          [name, xml(theme).xpath("//*[local-name()='#{name}']/*[local-name()='latin']/@typeface").map(&:value)]
-        end
-      end
-
-      # Styles name font faces, and faces name families.
-      def odf_fonts
-        content = xml(part('content.xml'))
-        used = content.xpath('//*[local-name()="text-properties"]/@*[local-name()="font-name"]').map(&:value)
-        content.xpath('//*[local-name()="font-face"]').select { |face| used.include?(face.xpath('@*[local-name()="name"]').text) }
-               .map { |face| face.xpath('@*[local-name()="font-family"]').text.delete("'\"").split(',').first.to_s }
-      end
 
       def same?(font, name) = folded(name).start_with?(folded(font))
       def folded(name) = name.downcase.gsub(/[^\p{L}\p{N}]/, '')

@@ -13,8 +13,8 @@ module Veranda
       # Pages that one run of a program works on.
       BATCH = 12
       # The grid of tones.
-      ACROSS = 32
-      DOWN = 20
+      ACROSS = Core::Lessons::Legibility::TONES_ACROSS
+      DOWN = Core::Lessons::Legibility::TONES_DOWN
       # A page whose words and tones are all alike shows nothing; tones may differ by so little.
       ALIKE = 3
 

@@ -18,14 +18,13 @@ module Veranda
       # @return [Hash] as {Pdf#slide} gives
       # @raise [CleanSvg::NotSvg, Tool::Failed]
       def slide
-        clean = CleanSvg.call(File.read(@path, encoding: Encoding::UTF_8).scrub)
-        @dropped = clean.dropped
         made = File.join(@dir, 'clean.svg')
-        File.write(made, clean.text)
+        clean = Limited.call(:clean_svg, dir: @dir, path: @path, to: made)
+        @dropped = clean[:dropped]
         small = File.join(@dir, 'small.png')
         Tool.run('rsvg-convert', '-w', Pdf::THUMBNAIL.to_s, '-a', '-b', Core::Boards::Inks::PAPER, '-o', small, made, dir: @dir,
                                                                                                                       seconds: 30)
-        { slide: 1, w: clean.w, h: clean.h, path: made, type: 'image/svg+xml', thumbnail: small, words: clean.words, tones: [],
+        { slide: 1, w: clean[:w], h: clean[:h], path: made, type: 'image/svg+xml', thumbnail: small, words: clean[:words], tones: [],
           empty: false }
       end
     end

@@ -20,20 +20,39 @@ module Veranda
       # @return [Array<String>] names of the entries
       # @raise [TooMuch, Damaged]
       def check!(path, most: Core::Materials::Limits::MOST_UNPACKED)
-        names = []
-        total = 0
         Zip::File.open(path) do |zip|
           raise TooMuch if zip.size > Core::Materials::Limits::MOST_ENTRIES
+          # Of entries with one name the library knows only the last.
+          raise Damaged, 'two entries have one name' if zip.size < announced(path)
 
-          zip.each do |entry|
-            names << entry.name
-            total += unpacked(path, entry, most - total) unless entry.directory?
-          end
+          entries = zip.entries
+          apart!(entries)
+          total = 0
+          entries.each { |entry| total += unpacked(path, entry, most - total) unless entry.directory? }
+          entries.map(&:name)
         end
-        names
       rescue Zip::Error, Zlib::Error, EOFError, ArgumentError, TypeError, RangeError, NoMethodError => e
         raise Damaged, e.message
       end
+
+      # How many entries the end of the central directory speaks of (APPNOTE 4.3.16).
+      def announced(path)
+        tail = File.open(path, 'rb') { |file| file.seek(-[file.size, 65_557].min, IO::SEEK_END) && file.read }
+        at = tail.rindex(FINISH) or raise Damaged, 'it has no end'
+        tail[at, 12].unpack1('@10v')
+      end
+      private_class_method :announced
+
+      FINISH = "PK\x05\x06".b
+
+      # Entries that share bytes are how a small file says the same thing a thousand times over.
+      def apart!(entries)
+        spans = entries.map do |entry|
+          [entry.local_header_offset, entry.local_header_offset + LOCAL_HEAD + entry.name.bytesize + entry.compressed_size]
+        end
+        raise Damaged, 'entries lie over one another' if spans.sort.each_cons(2).any? { |(_, ends), (starts, _)| starts < ends }
+      end
+      private_class_method :apart!
 
       # Straight from the file, since this may be a great deal.
       # @return [Integer] bytes

@@ -106,12 +106,28 @@ RSpec.describe 'Drawing on a board' do
     let(:farah) { person(:farah) }
     let(:jonas) { person(:jonas) }
 
-    it 'lets students draw, move anything unlocked, and take off their own' do
-      track.do(farah, 'board.put', { marks: [stroke('f1')] })
-      track.do(jonas, 'board.change', { changes: [{ id: 'f1', set: { x: 50 } }] })
-      expect { track.do(jonas, 'board.remove', { ids: ['f1'] }) }.to refusing(:not_your_mark)
-      track.do(farah, 'board.remove', { ids: ['f1'] })
+    it 'lets students change and take off what is theirs, and what is others\' only once they may' do
+      track.do(farah, 'board.put', { marks: [stroke('f1'), text('f2', 'Farah')] })
+      attempts = [['board.change', { changes: [{ id: 'f2', set: { text: '' } }] }], ['board.change', { changes: [{ id: 'f1', set: { x: 50 } }] }],
+                  ['board.arrange', { ids: %w[f1 f2], way: 'left' }], ['board.straighten', { ids: ['f1'] }],
+                  ['board.remove', { ids: ['f1'] }]]
+      attempts.each { |wire_name, input| expect { track.do(jonas, wire_name, input) }.to refusing(:not_your_mark) }
+      track.do(farah, 'board.change', { changes: [{ id: 'f1', set: { x: 70 } }] })
+
+      hall.do(odalys, 'class.rule', { right: 'arrange', allow: true, person: 'jonas' })
+      attempts.each { |wire_name, input| track.do(jonas, wire_name, input) }
+      expect(ids).to eq(['f2'])
+      track.do(farah, 'board.remove', { ids: ['f2'] })
       expect(ids).to be_empty
+    end
+
+    it 'lets all who may use props move them, and only move them' do
+      track.do(odalys, 'board.put', { marks: [prop('boat', 'counter', shape: 'boat')] })
+      track.do(farah, 'board.change', { changes: [{ id: 'boat', set: { x: 300, y: 40 } }] })
+      expect(track.state.marks['boat']).to include(x: 300, by: 'odalys')
+      expect { track.do(farah, 'board.change', { changes: [{ id: 'boat', set: { ink: 'moss' } }] }) }.to refusing(:not_your_mark)
+      hall.do(odalys, 'class.rule', { right: 'props', allow: false })
+      expect { track.do(farah, 'board.change', { changes: [{ id: 'boat', set: { x: 1 } }] }) }.to refusing(:not_your_mark)
     end
 
     it 'keeps students from locked marks, from locking, clearing and adding pages' do

@@ -81,7 +81,7 @@ RSpec.describe 'A page as SVG' do
   it 'reaches beyond the page for what was written on its margin, and not for what strayed far off' do
     track.do(person(:odalys), 'board.put', { marks: [box('above', 100, -150)] })
     expect(REXML::Document.new(written).root.attributes['viewBox']).to eq('0 -170 1600 1170')
-    track.do(person(:odalys), 'board.put', { marks: [box('far', 15_000, 100)] })
+    track.do(person(:odalys), 'board.put', { marks: [box('far', 11_000, 100)] })
     expect(REXML::Document.new(written).root.attributes['viewBox']).to eq('0 -170 2400 1170')
   end
 

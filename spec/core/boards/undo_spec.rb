@@ -62,22 +62,62 @@ RSpec.describe 'Undo and redo' do
     expect(step[:ops]).to eq([{ op: 'change', id: 'm1', set: { x: 10 }, if: { x: 300 } }])
   end
 
-  # Three people do random things; whatever they did, undoing everything leaves an empty board,
-  # and folding the entries again, or from a snapshot, gives the same board.
-  20.times do |seed|
-    it "ends where it began after undoing everything (random play #{seed})" do
+  # Three people do random things, each to their own marks: undoing everything leaves an empty board, doing all again brings
+  # back what was there, and folding the entries again, or from a snapshot, gives the same board.
+  12.times do |seed|
+    it "ends where it began after undoing everything, and comes back (random play #{seed})" do
       rng = Random.new(seed)
-      people = [odalys, tomas, person(:odalys).dup.tap { |ruth| ruth.id = 'ruth' }]
-      60.times { |i| random_act(rng, people.sample(random: rng), i) }
+      60.times { |i| random_act(rng, people.sample(random: rng), i, own: true) }
+      people.each { |each| redo_all(each) }
+      before = track.state.marks
+      expect(before).not_to be_empty
 
       expect(track.refolded.to_h).to eq(track.state.to_h)
       expect(track.restored.to_h).to eq(track.state.to_h)
+      expect(track.restored.size).to eq(track.state.size)
       people.each { |each| undo_all(each) }
-      own = track.state.marks.values
-      expect(own.map { |each| each[:by] } - people.map(&:id)).to be_empty
-      people.reverse_each { |each| undo_all(each) }
+      expect(track.state.marks).to be_empty
+      people.each { |each| redo_all(each) }
+      expect(track.state.marks).to eq(before)
+    end
+  end
+
+  # When they change and take off each other's marks too, what is left are marks that somebody else had taken off and has put back.
+  12.times do |seed|
+    it "leaves only what others had taken off (random play #{seed})" do
+      rng = Random.new(seed)
+      60.times { |i| random_act(rng, people.sample(random: rng), i) }
+      expect(track.refolded.to_h).to eq(track.state.to_h)
+      people.each { |each| undo_all(each) }
+      removed = track.entries.flat_map do |entry|
+        entry.body[:ops].select { |op| op[:op] == 'remove' }.map { |op| [op[:id], entry.actor] }
+      end
+      track.state.marks.each_value do |left|
+        expect(removed).to(be_any { |id, by| id == left[:id] && by != left[:by] })
+      end
       expect(people.map { |each| track.state.history.last_done(each.id) }).to all(be_nil)
     end
+  end
+
+  it 'leaves a mark that was locked since, for those who may not change it' do
+    hall = sitting
+    drawn = board(sitting: hall)
+    farah = person(:farah)
+    drawn.do(farah, 'board.put', { marks: [stroke('mine')] })
+    drawn.do(farah, 'board.change', { changes: [{ id: 'mine', set: { x: 400 } }] })
+    drawn.do(odalys, 'board.change', { changes: [{ id: 'mine', set: { locked: true } }] })
+    2.times { drawn.do(farah, 'board.undo') }
+    expect(drawn.state.marks['mine']).to include(x: 400, locked: true)
+    drawn.do(odalys, 'board.undo')
+    expect(drawn.state.marks['mine']).not_to have_key(:locked)
+  end
+
+  def people = @people ||= [odalys, tomas, person(:odalys).dup.tap { |ruth| ruth.id = 'ruth' }]
+
+  def redo_all(by)
+    loop { track.do(by, 'board.redo') }
+  rescue Core::Refusal => e
+    raise unless e.code == :nothing_to_redo
   end
 
   def undo_all(by)
@@ -86,8 +126,9 @@ RSpec.describe 'Undo and redo' do
     raise unless e.code == :nothing_to_undo
   end
 
-  def random_act(rng, by, index)
-    id = track.state.marks.keys.sample(random: rng)
+  def random_act(rng, by, index, own: false)
+    there = own ? track.state.marks.select { |_, each| each[:by] == by.id } : track.state.marks
+    id = there.keys.sample(random: rng)
     case rng.rand(6)
     when 0, 1 then track.do(by, 'board.put', { marks: [stroke("m#{index}", x: rng.rand(500))] })
     when 2 then id && track.do(by, 'board.change', { changes: [{ id: id, set: { x: rng.rand(500), ink: 'plum' } }] })

@@ -4,7 +4,7 @@ require_relative '../../core_helper'
 
 RSpec.describe 'The exchange' do
   let(:hall) { sitting }
-  let(:track) { Stage::Track.new('exchange/s1', sitting: hall) }
+  let(:track) { Stage::Track.new('exchange/s1.main', hall.world) }
   let(:farah) { person(:farah) }
 
   def texts = track.state.posts.values.map { |post| post[:text] }

@@ -40,7 +40,7 @@ RSpec.describe Core::Lessons::Squeeze do
 
     hall = sitting
     hall.do(person(:odalys), 'class.move', { step: 'names' }, at: 1_000_000)
-    late = Core::Lessons::Timing.new(hall.state, 1_000_000 + 16 * 60_000)
+    late = Core::Lessons::Timing.new(hall.state, 1_000_000 + 16 * 60_000, shortest: hall.staff.shortest)
     expect(late.squeeze.sum { |row| row[:less] }).to eq(6)
     expect(late.squeeze.map { |row| row[:step] }).not_to include('names')
   end

@@ -17,7 +17,9 @@ RSpec.describe 'Materials' do
   end
 
   it 'warns of size and length' do
-    expect(says(size: 30 * 1024 * 1024, slides: 250)).to match([/30 MB/, /250 slides\.\z/])
+    # 30 s at 10 Mbit/s are 37.5 million bytes.
+    expect(says(size: 37_500_001, slides: 250)).to match([/35 MB, which takes 30 s on a weak connection/, /250 slides\.\z/])
+    expect(says(size: 37_500_000)).to eq([])
     expect(says(size: 1, slides: 400)).to eq(['This file has 400 slides. The first 300 are on the shelf; split the file for the rest.'])
   end
 

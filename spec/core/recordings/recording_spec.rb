@@ -56,16 +56,38 @@ RSpec.describe Veranda::Core::Recordings::Recording do
   end
 
   it 'never holds boards for staff' do
-    expect(recording.streams).to eq(%w[sitting/s1 exchange/s1 board/b1 board/b2])
+    expect(recording.streams).to eq(%w[sitting/s1 place/s1.main exchange/s1.main board/b1 board/b2])
   end
 
-  it 'shows no post that was taken back, and nothing from outside its stretches' do
-    post = Core::Streams::Entry.new(stream: 'exchange/s1', seq: 1, at: 1_100_000, actor: 'farah', kind: 'posted',
-                                    body: { id: 'a' })
-    expect(recording.place(post, deleted: Set['a'])).to be_nil
-    expect(recording.place(post, deleted: Set[])).to include(t: 100_000, by: 'farah')
-    post.at = 999_999
-    expect(recording.place(post, deleted: Set[])).to be_nil
+  def placed(entry, deleted: Set[], people: Set['farah']) = recording.place(entry, deleted: deleted, people: people)
+
+  def entry(kind, at, body = {}, actor: 'farah')
+    Core::Streams::Entry.new(stream: 'exchange/s1.main', seq: 1, at: at, actor: actor, kind: kind, body: body)
+  end
+
+  it 'shows no post that was taken back, and none from outside its stretches' do
+    post = entry('posted', 1_100_000, { id: 'a' })
+    expect(placed(post, deleted: Set['a'])).to be_nil
+    expect(placed(post)).to include(t: 100_000, by: 'farah')
+    expect(placed(entry('posted', 999_999, { id: 'a' }))).to be_nil
+    kept = { id: 'a', at: 1_100_000 }
+    posts = [kept, { id: 'b', at: 999_999 }, { id: 'c', at: 1_200_000, deleted_by: 'farah' }, { id: 'd', at: 1_200_000 }]
+    expect(recording.posts(posts, deleted: Set['d'])).to eq([kept])
+  end
+
+  it 'shows what was drawn in a pause when it goes on, and no pointing' do
+    expect(placed(entry('edited', 999_000, { ops: [] }))).to include(t: 0)
+    expect(placed(entry('pointed', 999_000))).to be_nil
+  end
+
+  it 'names only those who were there while it was recorded' do
+    come = ->(at, *ids) { entry('joined', at, { people: ids.map { |id| { id: id } }, place: 'main' }) }
+    entries = [come.call(1, 'early', 'stays'), entry('left', 900_000, actor: 'early'), come.call(950_000, 'late', 'brief'),
+               entry('dropped', 960_000, actor: 'brief'), entry('left', 1_500_000, actor: 'late')]
+    expect(recording.people(entries)).to eq(Set['stays', 'late'])
+    expect(placed(come.call(1_100_000, 'early', 'late'), people: Set['late'])).to include(body: { people: [{ id: 'late' }], place: 'main' })
+    expect(placed(come.call(1_100_000, 'early'), people: Set['late'])).to be_nil
+    expect(placed(entry('left', 1_100_000, actor: 'early'), people: Set['late'])).to be_nil
   end
 
   it 'is none when nobody recorded' do

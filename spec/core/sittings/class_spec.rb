@@ -45,22 +45,22 @@ RSpec.describe 'A class' do
       track.do(farah, 'class.raise_hand')
       track.do(farah, 'class.drop')
       expect(state.seats['farah'].presence).to eq('dropped')
-      expect(state.hands).to eq(['farah'])
+      expect(track.place.hands).to eq(['farah'])
 
       track.do(farah, 'class.join')
       expect(state.seats['farah']).to be_here
-      track.do(farah, 'class.leave')
+      track.do(farah, 'class.leave', { place: 'main' })
       expect(state.present.map(&:id)).to eq(%w[odalys jonas])
-      expect(state.hands).to be_empty
+      expect(track.place.hands).to be_empty
     end
   end
 
   describe 'steps' do
     it 'puts the board of a step on show' do
       track.do(odalys, 'class.move', { step: 'crossing' })
-      expect(state.shown).to eq(board: 'b2', page: 'p1')
+      expect(track.place.shown).to eq(board: 'b2', page: 'p1')
       track.do(odalys, 'class.move', { step: 'sum-up' })
-      expect(state.shown).to eq(board: 'b2', page: 'p1')
+      expect(track.place.shown).to eq(board: 'b2', page: 'p1')
     end
 
     it 'is moved by staff only, to steps that exist' do
@@ -100,11 +100,11 @@ RSpec.describe 'A class' do
       track.do(jonas, 'class.raise_hand')
       track.do(farah, 'class.raise_hand')
       track.do(jonas, 'class.raise_hand')
-      expect(state.hands).to eq(%w[jonas farah])
+      expect(track.place.hands).to eq(%w[jonas farah])
       expect { track.do(farah, 'class.lower_hand', { person: 'jonas' }) }.to refusing(:staff_only)
       track.do(odalys, 'class.lower_hand', { person: 'jonas' })
       track.do(farah, 'class.lower_hand')
-      expect(state.hands).to be_empty
+      expect(track.place.hands).to be_empty
     end
   end
 

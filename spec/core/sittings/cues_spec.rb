@@ -5,18 +5,25 @@ require_relative '../../core_helper'
 RSpec.describe 'Cues and rules of a step' do
   let(:odalys) { person(:odalys) }
 
+  it 'must say what they do, on a board of the lesson if on any' do
+    check = ->(**cue) { Core::Lessons::Cues.check!({ id: 'c', **cue }, %w[b1]) }
+    [{ kind: 'timer', seconds: 60 }, { kind: 'show', board: 'b1' }, { kind: 'record' }].each { |cue| expect { check.call(**cue) }.not_to raise_error }
+    [{ kind: 'timer' }, { kind: 'show' }].each { |cue| expect { check.call(**cue) }.to refusing(:cue_incomplete) }
+    [{ kind: 'show', board: 'b9' }, { kind: 'timer', seconds: 60, board: 'b9' }].each { |cue| expect { check.call(**cue) }.to refusing(:no_such_board) }
+  end
+
   it 'fires a timer, a board and the recording' do
     hall = sitting
     hall.do(odalys, 'class.cue', { cue: 'fog' }, at: 2_000_000)
-    expect(hall.state.timer).to eq(ends_at: 2_060_000, label: 'Fog drill')
+    expect(hall.place.timer).to eq(ends_at: 2_060_000, label: 'Fog drill')
     hall.do(odalys, 'class.cue', { cue: 'look' })
-    expect(hall.state.shown).to eq(board: 'b2', page: 'p1')
+    expect(hall.place.shown).to eq(board: 'b2', page: 'p1')
     hall.do(odalys, 'class.cue', { cue: 'rec' })
     expect(hall.state).to be_recording
-    expect(hall.state.cued).to eq(%w[fog look rec])
+    expect(hall.staff.cued).to eq(%w[fog look rec])
     expect(hall.restored.to_h).to eq(hall.refolded.to_h)
     hall.do(odalys, 'class.stop_timer')
-    expect(hall.state.timer).to be_nil
+    expect(hall.place.timer).to be_nil
   end
 
   it 'knows only cues of its own run sheet' do
@@ -28,15 +35,15 @@ RSpec.describe 'Cues and rules of a step' do
     hall = sitting(steps: steps)
     hall.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'farah' })
     hall.do(odalys, 'class.move', { step: 'crossing' })
-    expect(hall.state.rules.to_h).to eq(for_all: { draw: false, post: true, props: false }, exceptions: [])
+    expect(hall.place.rules.to_h).to eq(for_all: { draw: false, post: true, props: false, arrange: false }, exceptions: [])
     hall.do(odalys, 'class.move', { step: 'sum-up' })
-    expect(hall.state.rules.for_all(:draw)).to be(false)
+    expect(hall.place.rules.for_all(:draw)).to be(false)
   end
 
   it 'shows a board at the page chosen for it' do
     boards = Stage::PLAN[:boards].map { |board| board[:id] == 'b2' ? board.merge(first_page: 'p4') : board }
     hall = sitting(boards: boards)
     hall.do(odalys, 'class.move', { step: 'crossing' })
-    expect(hall.state.shown).to eq(board: 'b2', page: 'p4')
+    expect(hall.place.shown).to eq(board: 'b2', page: 'p4')
   end
 end

@@ -1,4 +1,4 @@
-// Generated from the contracts of the core by `npm run contracts`. Do not edit.
+// Generated from the Ruby side by `npm run contracts`. Do not edit.
 
 export interface Commands {
   'board.put': {
@@ -141,7 +141,7 @@ export interface Commands {
     person?: string;
   };
   'class.rule': {
-    right: 'draw' | 'post' | 'props';
+    right: 'draw' | 'post' | 'props' | 'arrange';
     allow: boolean;
     person?: string;
   };
@@ -161,8 +161,8 @@ export interface Commands {
   };
 }
 
-export const VERSION = 1;
-export const INKS: Record<string, string> = {
+export const VERSION = 2;
+export const INKS: Readonly<Record<string, string>> = {
   slate: '#23313A',
   brick: '#A8412A',
   moss: '#3F6B2A',
@@ -170,7 +170,7 @@ export const INKS: Record<string, string> = {
   plum: '#7A3B69',
   umber: '#7A5217',
 };
-export const WASHES: Record<string, string> = {
+export const WASHES: Readonly<Record<string, string>> = {
   slate: '#DCE1E3',
   brick: '#F3DDD6',
   moss: '#DFEAD7',
@@ -189,9 +189,140 @@ export const LEADING = 1.3;
 export const NOTE_INSET = 18;
 export const ARROW_SPREAD = 0.45;
 export const STROKE_CORNER = 0.57;
+export const ALWAYS: readonly string[] = ['page', 'kind', 'x', 'y', 'z', 'ink'];
+export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
+  stroke: ['points', 'width'],
+  highlight: ['points', 'width'],
+  line: ['points', 'width'],
+  arrow: ['points', 'width'],
+  polygon: ['points', 'width'],
+  rectangle: ['w', 'h', 'width'],
+  ellipse: ['w', 'h', 'width'],
+  text: ['text', 'size', 'w'],
+  note: ['text', 'size', 'w'],
+  image: ['w', 'h', 'material', 'version', 'slide', 'alt'],
+  sign: ['w', 'h', 'sign'],
+  prop: ['w', 'h', 'prop', 'settings'],
+};
+export const SIGN_LINES: Readonly<Record<string, readonly (readonly (readonly number[])[])[]>> = {
+  tick: [
+    [
+      [0.1, 0.55],
+      [0.4, 0.85],
+      [0.9, 0.15],
+    ],
+  ],
+  cross: [
+    [
+      [0.15, 0.15],
+      [0.85, 0.85],
+    ],
+    [
+      [0.85, 0.15],
+      [0.15, 0.85],
+    ],
+  ],
+  arrow: [
+    [
+      [0.08, 0.5],
+      [0.92, 0.5],
+    ],
+    [
+      [0.6, 0.2],
+      [0.92, 0.5],
+      [0.6, 0.8],
+    ],
+  ],
+};
+export const PIPS: Readonly<Record<string, readonly (readonly number[])[]>> = {
+  '1': [[2, 2]],
+  '2': [
+    [1, 1],
+    [3, 3],
+  ],
+  '3': [
+    [1, 1],
+    [2, 2],
+    [3, 3],
+  ],
+  '4': [
+    [1, 1],
+    [1, 3],
+    [3, 1],
+    [3, 3],
+  ],
+  '5': [
+    [1, 1],
+    [1, 3],
+    [2, 2],
+    [3, 1],
+    [3, 3],
+  ],
+  '6': [
+    [1, 1],
+    [1, 2],
+    [1, 3],
+    [3, 1],
+    [3, 2],
+    [3, 3],
+  ],
+};
+export const COUNTER_CORNERS: Readonly<Record<string, readonly (readonly number[])[]>> = {
+  square: [
+    [0.08, 0.08],
+    [0.92, 0.08],
+    [0.92, 0.92],
+    [0.08, 0.92],
+  ],
+  triangle: [
+    [0.5, 0.05],
+    [0.95, 0.9],
+    [0.05, 0.9],
+  ],
+  diamond: [
+    [0.5, 0.03],
+    [0.97, 0.5],
+    [0.5, 0.97],
+    [0.03, 0.5],
+  ],
+  star: [
+    [0.5, 0.04],
+    [0.618, 0.358],
+    [0.957, 0.372],
+    [0.69, 0.582],
+    [0.782, 0.908],
+    [0.5, 0.72],
+    [0.218, 0.908],
+    [0.31, 0.582],
+    [0.043, 0.372],
+    [0.382, 0.358],
+  ],
+  boat: [
+    [0.5, 0.02],
+    [0.72, 0.3],
+    [0.78, 0.62],
+    [0.7, 0.96],
+    [0.3, 0.96],
+    [0.22, 0.62],
+    [0.28, 0.3],
+  ],
+};
+export const REACH = 12000;
+export const MOST_SAMPLES = 2000;
+export const SAMPLE_EVERY = 6;
+export const MOST_AT_ONCE: Readonly<Record<string, number>> = {
+  put: 200,
+  change: 500,
+  remove: 500,
+  arrange: 500,
+  straighten: 50,
+};
+export const MESSAGE_LIMIT = 65536;
+export const MOST_LISTED: Readonly<Record<string, number>> = { materials: 500, boards: 100 };
+export const STAFF: readonly string[] = ['instructor', 'assistant'];
 export const POST_LIMIT = 2000;
 export const NAME_LIMIT = 60;
-export const WIDTHS: Record<string, number> = {
+export const WIDTHS: Readonly<Record<string, number>> = {
   '0': 648,
   '1': 407,
   '2': 548,

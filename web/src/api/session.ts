@@ -1,10 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { get, keepToken } from './http';
-
-export interface Session {
-  csrf: string;
-  person: { id: string; name: string; teaches: boolean } | null;
-}
+import type { Session } from './shapes';
 
 /** Who is signed in here, if anyone. */
 export function useSession() {

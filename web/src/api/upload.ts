@@ -1,4 +1,5 @@
 import { ask, get, post, Refused, remove, secret } from './http';
+import type { Upload } from './shapes';
 
 export interface UploadRequest {
   course: string;
@@ -14,15 +15,6 @@ export interface UploadOptions {
   signal?: AbortSignal;
 }
 
-interface Progress {
-  id: string;
-  offset: number;
-  size: number;
-  piece: number;
-  material?: string;
-  lesson?: string;
-}
-
 /** Pieces are smaller than the server takes, so that progress moves on weak connections. */
 const PIECE = 512 * 1024;
 /** ms between tries while the server cannot be reached, and how many tries. */
@@ -31,7 +23,7 @@ const TRIES = 40;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-async function send(progress: Progress, file: File, signal?: AbortSignal): Promise<Progress> {
+async function send(progress: Upload, file: File, signal?: AbortSignal): Promise<Upload> {
   const piece = file.slice(progress.offset, progress.offset + Math.min(PIECE, progress.piece));
   let response: Response;
   try {
@@ -49,7 +41,7 @@ async function send(progress: Progress, file: File, signal?: AbortSignal): Promi
     if (signal?.aborted) throw error;
     throw new Refused('offline', 'The server cannot be reached just now. The upload goes on by itself.', 0);
   }
-  const facts = (await response.json().catch(() => ({}))) as Progress & { code?: string; says?: string };
+  const facts = (await response.json().catch(() => ({}))) as Upload & { code?: string; says?: string };
   if (!response.ok) throw new Refused(facts.code ?? 'fault', facts.says ?? 'The upload broke off.', response.status);
   return { ...progress, ...facts };
 }
@@ -60,7 +52,7 @@ async function send(progress: Progress, file: File, signal?: AbortSignal): Promi
  * @throws {Refused} when the server does not want it; an AbortError when it was cancelled
  */
 export async function upload(file: File, request: UploadRequest, { onProgress, signal }: UploadOptions = {}) {
-  let progress = await post<Progress>('/api/uploads', { ...request, name: file.name, size: file.size });
+  let progress = await post<Upload>('/api/uploads', { ...request, name: file.name, size: file.size });
   let tries = 0;
   try {
     while (!progress.material && !progress.lesson) {
@@ -72,7 +64,7 @@ export async function upload(file: File, request: UploadRequest, { onProgress, s
         if (signal?.aborted || !(error instanceof Refused)) throw error;
         if (!['offline', 'wrong_offset', 'fault'].includes(error.code) || ++tries > TRIES) throw error;
         await pause(PAUSE);
-        progress = { ...progress, ...(await get<Progress>(`/api/uploads/${progress.id}`).catch(() => progress)) };
+        progress = { ...progress, ...(await get<Upload>(`/api/uploads/${progress.id}`).catch(() => progress)) };
       }
     }
   } catch (error) {

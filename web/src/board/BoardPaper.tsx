@@ -1,39 +1,39 @@
 import Box from '@mui/material/Box';
-import { useContext, useMemo, useState } from 'react';
+import { lazy, Suspense, useContext, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { BoardState, NewMark } from '../live/board';
-import { useBoard, useConnection } from '../live/hooks';
-import type { You } from '../live/protocol';
-import { useSaving } from '../parts/useSaving';
-import { useSteady } from '../parts/useSteady';
-import { useShortcuts } from '../parts/useShortcuts';
+import { useBoard, useConnection, useRights } from '../live/hooks';
+import { boardStream } from '../live/streams';
+import type { You } from '../api/shapes';
+import { useSaving } from '../parts/hooks/useSaving';
+import { useSteady } from '../parts/hooks/useSteady';
 import { ShelfContext } from '../shelf/ShelfContext';
-import { ShelfPicker } from '../shelf/ShelfPicker';
-import { heightOf } from './boxes';
-import { Ledge } from './Ledge';
-import { MarkTools } from './MarkTools';
-import { PageStrip } from './PageStrip';
-import { Earlier } from './panels/Earlier';
-import { Overview } from './panels/Overview';
-import { WhoDidWhat } from './panels/WhoDidWhat';
-import { NewProp } from './props/NewProp';
-import { SelectionBar } from './SelectionBar';
-import type { Ink, Stick } from './sticks';
+import { heightOf } from './geometry/boxes';
+import { Ledge } from './ledge/Ledge';
+import { PageStrip } from './page/PageStrip';
+import { SelectionBar } from './selection/SelectionBar';
 import { Surface, type Hold } from './Surface';
-import { SELECT, type Tool } from './tools';
+import { SELECT } from './hand/tools';
+import { useHeld, useHeldKeys } from './hand/useHeld';
+import { pageMenu } from './page/pageMenu';
 import { useBoardCommands } from './useBoardCommands';
 import { useBringing } from './useBringing';
-import { useGlimpses } from './useGlimpses';
-import { useSticks } from './useSticks';
-import { useView } from './useView';
+import { Glimpsed } from './others/Glimpsed';
+import { useView } from './hand/useView';
+
+// What is not on the paper from the beginning is fetched when it is asked for.
+const MarkTools = lazy(() => import('./selection/MarkTools').then(({ MarkTools }) => ({ default: MarkTools })));
+const Earlier = lazy(() => import('./panels/Earlier').then(({ Earlier }) => ({ default: Earlier })));
+const Overview = lazy(() => import('./panels/Overview').then(({ Overview }) => ({ default: Overview })));
+const WhoDidWhat = lazy(() => import('./panels/WhoDidWhat').then(({ WhoDidWhat }) => ({ default: WhoDidWhat })));
+const NewProp = lazy(() => import('./props/NewProp').then(({ NewProp }) => ({ default: NewProp })));
+const ShelfPicker = lazy(() => import('../shelf/ShelfPicker').then(({ ShelfPicker }) => ({ default: ShelfPicker })));
 
 interface Props {
   id: string;
   title: string;
   page: string;
   onPage: (page: string) => void;
-  mayDraw: boolean;
-  reason?: string | null;
   /** Where what is chosen is told, when that is not above the selection. */
   inspector?: HTMLElement | null;
   /** A mark to be chosen as soon as it is there. */
@@ -53,84 +53,45 @@ export function BoardPaper(props: Props) {
 }
 
 function Paper(props: Props & { board: BoardState; you: You }) {
-  const { id, title, page, onPage, mayDraw, reason = null, inspector, wanted, inClass = false, board, you } = props;
-  const { rights } = useConnection();
+  const { id, title, page, onPage, inspector, wanted, inClass = false, board, you } = props;
+  const rights = useRights(boardStream(id));
+  const mayDraw = rights?.draw.allowed ?? false;
+  const reason = rights?.draw.says ?? null;
   const shelf = useContext(ShelfContext);
   const commands = useBoardCommands(id);
   const shown = board.pages.includes(page) ? page : board.pages[0]!;
   const height = useMemo(() => heightOf(board, shown), [board, shown]);
   const { holder, ...view } = useView(height);
-  const { sticks, change: changeStick } = useSticks();
-  const [tool, setTool] = useState<Tool>(wanted ? SELECT : { name: 'stick', index: 0 });
-  const [ink, setInk] = useState<Ink>('slate');
+  const held = useHeld(wanted);
+  const { tool, sticks, ink, chosen, take } = held;
   const [panel, setPanel] = useState<Panel | null>(null);
   const [only, setOnly] = useState<string | null>(null);
-  const [chosen, setChosen] = useState<readonly string[]>(wanted ? [wanted] : []);
-  const [sought, setSought] = useState(wanted);
-  if (sought !== wanted) {
-    setSought(wanted);
-    setChosen(wanted ? [wanted] : []);
-    setTool(SELECT);
-  }
   const { marks } = board;
-  const settled = useMemo(() => (mark: string) => marks.has(mark), [marks]);
-  const glimpses = useGlimpses(id, you.id, settled);
   const saving = useSaving();
   const bringing = useBringing(shelf?.course ?? null, shown, commands);
 
-  const take = (next: Tool) => {
-    setTool(next);
-    if (next.name === 'stick') setInk(sticks[next.index]!.ink);
-  };
-  const straightenLast = () => {
-    const own = [...marks.values()].filter((mark) => mark.by === you.id && mark.kind === 'stroke');
-    const last = own.reduce((best, mark) => (best && best.z > mark.z ? best : mark), own[0]);
-    if (last && mayDraw) void commands.straighten([last.id]);
-  };
-
-  useShortcuts({
-    ...Object.fromEntries(sticks.map((_, index) => [String(index + 1), () => take({ name: 'stick', index })])),
-    v: () => setTool(SELECT),
-    t: () => setTool({ name: 'text' }),
-    n: () => setTool({ name: 'note' }),
-    x: () => setTool({ name: 'erase' }),
-    s: straightenLast,
-    '.': () => setTool({ name: 'point' }),
-    Escape: () => setTool(SELECT),
-    'Ctrl+z': () => mayDraw && void commands.undo(),
-    'Ctrl+Shift+z': () => mayDraw && void commands.redo(),
-  });
+  useHeldKeys({ held, mayDraw, me: you.id, marks, commands });
 
   const number = board.pages.indexOf(shown) + 1;
   const [cx, cy] = [
     view.view.x + view.size.width / view.view.scale / 2,
     view.view.y + view.size.height / view.view.scale / 2,
   ];
-  const grows = board.facts.get(shown)?.grows ?? false;
-  const propsReason =
-    mayDraw && rights?.props?.allowed !== false ? null : (rights?.props?.says ?? reason ?? 'Not now.');
-  const save = (name: string, address: string): [string, () => void] => [name, () => saving.save(address)];
-  const more: [string, () => void][] = [
-    ['All pages', () => setPanel('overview')],
-    ['Who drew what', () => setPanel('people')],
-    ...(you.staff ? ([['Look back', () => setPanel('earlier')]] as [string, () => void][]) : []),
-    ...(you.staff && mayDraw
-      ? ([
-          ['Add a page', () => void commands.addPage(shown).then((fresh) => fresh && onPage(fresh))],
-          [grows ? 'Keep the page at its size' : 'Let the page grow', () => void commands.setGrows(shown, !grows)],
-          ['Clear this page', () => void commands.clear(shown)],
-        ] as [string, () => void][])
-      : []),
-    save('Save the board as PDF', `/api/boards/${id}.pdf`),
-    save('Save the page as SVG', `/api/boards/${id}/${shown}.svg`),
-    save('Save the page as PNG', `/api/boards/${id}/${shown}.png`),
-  ];
+  const propsReason = mayDraw && rights?.props.allowed ? null : (rights?.props.says ?? reason ?? 'Not now.');
+  const more = pageMenu({
+    board: id,
+    page: shown,
+    grows: board.facts.get(shown)?.grows ?? false,
+    staff: you.staff,
+    mayDraw,
+    commands,
+    onPanel: setPanel,
+    onPage,
+    onSave: saving.save,
+  });
   const acts = useSteady({
     onTool: take,
-    onStick: (index: number, stick: Stick) => {
-      changeStick(index, stick);
-      setInk(stick.ink);
-    },
+    onStick: held.changeStick,
     onProp: (kind: NonNullable<NewMark['prop']>) => setPanel(kind),
     onShelf: () => setPanel('shelf'),
     onUndo: () => void commands.undo(),
@@ -143,7 +104,15 @@ function Paper(props: Props & { board: BoardState; you: You }) {
   const tools = (hold: Hold) => {
     const whose = { staff: you.staff, me: you.id, authors: board.authors };
     if (inspector === undefined) return <SelectionBar {...hold} {...whose} view={view.view} width={view.size.width} />;
-    return inspector && createPortal(<MarkTools {...hold} {...whose} />, inspector);
+    return (
+      inspector &&
+      createPortal(
+        <Suspense fallback={null}>
+          <MarkTools {...hold} {...whose} />
+        </Suspense>,
+        inspector,
+      )
+    );
   };
 
   return (
@@ -167,13 +136,16 @@ function Paper(props: Props & { board: BoardState; you: You }) {
           page={shown}
           me={you}
           mayDraw={mayDraw}
+          mayArrange={rights?.arrange.allowed ?? false}
           propsReason={propsReason}
           tool={mayDraw ? tool : SELECT}
           stick={mayDraw && tool.name === 'stick' ? (sticks[tool.index] ?? null) : null}
           ink={ink}
           onTool={take}
           commands={commands}
-          glimpses={glimpses}
+          others={
+            <Glimpsed board={id} me={you.id} marks={marks} page={shown} names={board.authors} scale={view.view.scale} />
+          }
           view={view}
           only={panel === 'people' ? only : null}
           wanted={chosen}
@@ -199,30 +171,29 @@ function Paper(props: Props & { board: BoardState; you: You }) {
             {bringing.says ?? saving.says}
           </Box>
         )}
-        {panel === 'people' && (
-          <WhoDidWhat
-            board={board}
-            page={shown}
-            staff={you.staff && mayDraw}
-            only={only}
-            onOnly={setOnly}
-            onTakeOff={(person) => void commands.clear(shown, person)}
-            onChoose={(ids) => {
-              setTool(SELECT);
-              setChosen(ids);
-            }}
-            onClose={() => setPanel(null)}
-          />
-        )}
-        {panel === 'earlier' && (
-          <Earlier
-            board={id}
-            page={shown}
-            authors={board.authors}
-            onBringBack={(seq) => void commands.bringBack(shown, seq).then(() => setPanel(null))}
-            onClose={() => setPanel(null)}
-          />
-        )}
+        <Suspense fallback={null}>
+          {panel === 'people' && (
+            <WhoDidWhat
+              board={board}
+              page={shown}
+              staff={you.staff && mayDraw}
+              only={only}
+              onOnly={setOnly}
+              onTakeOff={(person) => void commands.clear(shown, person)}
+              onChoose={held.choose}
+              onClose={() => setPanel(null)}
+            />
+          )}
+          {panel === 'earlier' && (
+            <Earlier
+              board={id}
+              page={shown}
+              authors={board.authors}
+              onBringBack={(seq) => void commands.bringBack(shown, seq).then(() => setPanel(null))}
+              onClose={() => setPanel(null)}
+            />
+          )}
+        </Suspense>
       </Box>
       {board.facts.size > 1 && <PageStrip board={board} page={shown} onPage={onPage} />}
       <Ledge
@@ -240,30 +211,32 @@ function Paper(props: Props & { board: BoardState; you: You }) {
         fits={view.fits}
         more={more.map(([name]) => name).join('\n')}
       />
-      {panel === 'overview' && <Overview board={board} page={shown} onPage={onPage} onClose={() => setPanel(null)} />}
-      {panel === 'shelf' && shelf && (
-        <ShelfPicker
-          course={shelf.course}
-          onClose={() => setPanel(null)}
-          onSlide={(material, slide) => {
-            bringing.place(material, slide, [cx, cy]);
-            setPanel(null);
-            setTool(SELECT);
-          }}
-        />
-      )}
-      {panel && PROP_KINDS.has(panel) && (
-        <NewProp
-          kind={panel as NonNullable<NewMark['prop']>}
-          inClass={inClass}
-          onClose={() => setPanel(null)}
-          onPut={(facts) => {
-            bringing.put(facts, [cx, cy]);
-            setPanel(null);
-            setTool(SELECT);
-          }}
-        />
-      )}
+      <Suspense fallback={null}>
+        {panel === 'overview' && <Overview board={board} page={shown} onPage={onPage} onClose={() => setPanel(null)} />}
+        {panel === 'shelf' && shelf && (
+          <ShelfPicker
+            course={shelf.course}
+            onClose={() => setPanel(null)}
+            onSlide={(material, slide) => {
+              bringing.place(material, slide, [cx, cy]);
+              setPanel(null);
+              take(SELECT);
+            }}
+          />
+        )}
+        {panel && PROP_KINDS.has(panel) && (
+          <NewProp
+            kind={panel as NonNullable<NewMark['prop']>}
+            inClass={inClass}
+            onClose={() => setPanel(null)}
+            onPut={(facts) => {
+              bringing.put(facts, [cx, cy]);
+              setPanel(null);
+              take(SELECT);
+            }}
+          />
+        )}
+      </Suspense>
     </Box>
   );
 }

@@ -1,34 +1,38 @@
 import Box from '@mui/material/Box';
 import { useCallback, useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
-import { PAPER, WASHES } from '../api/contracts';
-import type { BoardState, Mark, NewMark } from '../live/board';
+import type { Mark, Stick } from '../api/shapes';
+import { PAPER } from '../api/contracts';
+import type { BoardState, NewMark } from '../live/board';
 import { newId } from '../live/LiveClient';
-import { heightOf, round } from './boxes';
-import { Glimpsed, PointerGlow } from './Glimpsed';
-import { Marks } from './Marks';
-import { PageGround } from './PageView';
-import { PolygonDraft } from './PolygonDraft';
+import { heightOf, round } from './geometry/boxes';
+import { PointerGlow } from './others/Glimpsed';
+import { Marks } from './page/Marks';
+import { marksOf } from './page/marksOf';
+import { PageGround } from './page/PageView';
+import { PolygonDraft } from './hand/PolygonDraft';
 import { PropControls } from './props/PropControls';
-import { SelectionFrame } from './SelectionFrame';
-import type { Ink, Stick } from './sticks';
-import { TextEditor } from './TextEditor';
-import { CURSORS, SELECT, SIGN_SIZE, type Tool } from './tools';
+import { SelectionFrame } from './selection/SelectionFrame';
+import type { Ink } from './ledge/sticks';
+import { TextEditor } from './writing/TextEditor';
+import { TEXT, useWriting } from './writing/useWriting';
+import { CURSORS, SELECT, SIGN_SIZE, type Tool } from './hand/tools';
 import type { BoardCommands } from './useBoardCommands';
 import { useBoardKeys } from './useBoardKeys';
-import { useClipboard } from './useClipboard';
-import { useErasing } from './useErasing';
-import { useGestures } from './useGestures';
-import type { Glimpses } from './useGlimpses';
-import { useInk } from './useInk';
-import { useMarkActions, type MarkActions } from './useMarkActions';
-import { usePointerTrail } from './usePointerTrail';
-import { usePolygon } from './usePolygon';
-import { useReached } from './useReached';
-import { useSelection, type Selection } from './useSelection';
-import { shapeBetween, useShaping } from './useShaping';
-import type { useView } from './useView';
-import { MarkShape } from './MarkShape';
-import { WhoDrew } from './WhoDrew';
+import { useClipboard } from './selection/useClipboard';
+import { useErasing } from './hand/useErasing';
+import { useGestures } from './hand/useGestures';
+import { useInk } from './hand/useInk';
+import { mayChange, mayMove } from './selection/mayChange';
+import { useMarkActions, type MarkActions } from './selection/useMarkActions';
+import { usePointerTrail } from './hand/usePointerTrail';
+import { usePolygon } from './hand/usePolygon';
+import { useReached } from './others/useReached';
+import { useSelection, type Selection } from './selection/useSelection';
+import { shapeBetween, useShaping } from './hand/useShaping';
+import { useWalk } from './hand/useWalk';
+import type { useView } from './hand/useView';
+import { MarkShape } from './page/MarkShape';
+import { WhoDrew } from './others/WhoDrew';
 
 /** What surfaces lend to whoever shows what can be done with the selection. */
 export interface Hold {
@@ -43,6 +47,8 @@ interface Props {
   page: string;
   me: { id: string; staff: boolean };
   mayDraw: boolean;
+  /** Whether one may change what others put on the board. */
+  mayArrange: boolean;
   /** Why not, when one may not use props. */
   propsReason: string | null;
   tool: Tool;
@@ -50,7 +56,8 @@ interface Props {
   ink: Ink;
   onTool: (tool: Tool) => void;
   commands: BoardCommands;
-  glimpses: Glimpses;
+  /** What others do on the page this moment, to be drawn above its marks. */
+  others?: ReactNode;
   view: Omit<ReturnType<typeof useView>, 'holder'>;
   /** The one person whose marks stand out. */
   only?: string | null;
@@ -60,32 +67,47 @@ interface Props {
   children?: (hold: Hold) => ReactNode;
 }
 
-const TEXT = { size: 32, w: 460 };
-const NOTE = { size: 30, w: 320, h: 120 };
-
 /** The paper: shows a page and turns what the hand does with the present tool into commands. */
 export function Surface(props: Props) {
-  const { title, board, page, me, mayDraw, tool, stick, ink, onTool, commands, glimpses, view: zoom } = props;
+  const {
+    title,
+    board,
+    page,
+    me,
+    mayDraw,
+    mayArrange,
+    propsReason,
+    tool,
+    stick,
+    ink,
+    onTool,
+    commands,
+    view: zoom,
+  } = props;
   const { view, size } = zoom;
   const svg = useRef<SVGSVGElement>(null);
   const wet = useRef<SVGPathElement>(null);
   const [reached, setReached] = useReached();
-  const [writing, setWriting] = useState<{ mark: NewMark; fresh: boolean } | null>(null);
   const [pointer, setPointer] = useState<[number, number] | null>(null);
 
-  const marks = useMemo(
-    () => [...board.marks.values()].filter((mark) => mark.page === page).sort((a, b) => a.z - b.z),
-    [board.marks, page],
-  );
+  const marks = useMemo(() => marksOf({ marks: board.marks }, page), [board.marks, page]);
   const height = useMemo(() => heightOf(board, page), [board, page]);
   const selecting = tool.name === 'select';
-  const mayMove = useCallback((mark: Mark) => mayDraw && (!mark.locked || me.staff), [mayDraw, me.staff]);
-  const selection = useSelection(marks, mayMove);
-  const actions = useMarkActions(selection, commands, me);
+  const mayProp = propsReason === null;
+  const who = useMemo(() => ({ me, mayDraw, mayArrange, mayProp }), [me, mayDraw, mayArrange, mayProp]);
+  const selection = useSelection(
+    marks,
+    useCallback((mark: Mark) => mayMove(who, mark), [who]),
+  );
+  const actions = useMarkActions(
+    selection,
+    commands,
+    useCallback((mark: Mark) => mayChange(who, mark), [who]),
+  );
   const { clear, select } = selection;
 
   const put = useCallback((mark: NewMark) => void commands.put(mark), [commands]);
-  const inkHand = useInk(wet, page, {
+  const inkHand = useInk(wet, {
     onStroke: put,
     onGlimpse: useCallback((body) => commands.glimpse('ink', body), [commands]),
   });
@@ -95,11 +117,11 @@ export function Surface(props: Props) {
     useCallback(
       (id: string) => {
         const mark = board.marks.get(id);
-        return !!mark && (me.staff || (mark.by === me.id && !mark.locked));
+        return !!mark && mayChange(who, mark);
       },
-      [board.marks, me.id, me.staff],
+      [board.marks, who],
     ),
-    useCallback((ids: string[]) => commands.remove(ids), [commands]),
+    useCallback((ids: string[]) => void commands.remove(ids), [commands]),
   );
   const trail = usePointerTrail({
     onGlimpse: useCallback((x, y) => commands.glimpse('pointer', { page, x, y }), [commands, page]),
@@ -119,22 +141,18 @@ export function Surface(props: Props) {
     given.current = wanted;
   }, [wanted, selecting, board.marks, page, select]);
 
-  const write = (kind: 'text' | 'note', x: number, y: number, text = '') =>
-    setWriting({
-      fresh: true,
-      mark: { id: newId(), page, kind, x: round(x), y: round(y), ink, text, ...(kind === 'text' ? TEXT : NOTE) },
-    });
+  const { writing, ...write } = useWriting(page, ink, commands, () => onTool(SELECT));
   const place = (x: number, y: number) => {
-    if (tool.name === 'text' || tool.name === 'note') return write(tool.name, x, y);
+    if (tool.name === 'text' || tool.name === 'note') return write.begin(tool.name, x, y);
     if (tool.name !== 'sign') return;
     const [left, top] = [round(x - SIGN_SIZE / 2), round(y - SIGN_SIZE / 2)];
     const shape = { w: SIGN_SIZE, h: SIGN_SIZE, sign: tool.sign };
     put({ id: newId(), page, kind: 'sign', x: left, y: top, ink, ...shape });
   };
-  const rewrite = (mark: Mark | null) =>
-    mark && mayMove(mark) && mark.text !== undefined && setWriting({ mark, fresh: false });
+  const rewrite = (mark: Mark | null) => mark && mayMove(who, mark) && mark.text !== undefined && write.rewrite(mark);
 
   const gestures = useGestures({
+    page,
     svg,
     zoom,
     tool: writing ? SELECT : tool,
@@ -162,7 +180,7 @@ export function Surface(props: Props) {
     else if (selecting && selection.single) rewrite(selection.single);
     else if (!mayDraw) return;
     else if (polygon.corners.length > 0) polygon.close();
-    else if (tool.name === 'text' || tool.name === 'note') write(tool.name, x - 150, y - 40);
+    else if (tool.name === 'text' || tool.name === 'note') write.begin(tool.name, x - 150, y - 40);
     else if (tool.name === 'sign') place(x, y);
     else if (tool.name === 'shape' && tool.shape !== 'polygon')
       put(shapeBetween(tool.shape, ink, page, newId(), [x - 120, y - 70], [x + 120, y + 70]));
@@ -171,16 +189,8 @@ export function Surface(props: Props) {
       put({ id: newId(), page, kind: 'polygon', x: round(x), y: round(y - 100), ink, width: 4, points });
     }
   }
-  const key = useBoardKeys({ marks, selecting, selection, actions, commands, zoom, onEnter: enter });
-
-  function written(text: string) {
-    if (!writing) return;
-    const { mark, fresh } = writing;
-    setWriting(null);
-    if (fresh && text.trim()) put({ ...mark, text });
-    else if (!fresh && text !== mark.text) commands.change([{ id: mark.id, set: { text } }]);
-    if (fresh) onTool(SELECT);
-  }
+  const walk = useWalk(svg, marks);
+  const key = useBoardKeys({ walk, marks, selecting, selection, actions, commands, zoom, onEnter: enter });
 
   useClipboard({
     page,
@@ -243,8 +253,9 @@ export function Surface(props: Props) {
         onPointerLeave={() => setPointer(null)}
         onDoubleClick={() => rewrite(selection.single)}
         onContextMenu={(event) => event.preventDefault()}
-        onWheel={gestures.wheel}
         onKeyDown={key}
+        onFocus={walk.onFocus}
+        onBlur={walk.onBlur}
       >
         <PageGround height={height} ground={board.facts.get(page)?.ground} />
         <Marks
@@ -252,28 +263,18 @@ export function Surface(props: Props) {
           authors={board.authors}
           pickable={selecting || tool.name === 'erase'}
           onReach={setReached}
+          stop={walk.stop}
           fading={erasing.fading}
           only={props.only}
         />
-        <Glimpsed glimpses={glimpses} page={page} names={board.authors} scale={view.scale} />
+        {props.others}
         {shaping.draft && (
           <g transform={`translate(${shaping.draft.x} ${shaping.draft.y})`}>
             <MarkShape mark={shaping.draft} />
           </g>
         )}
         <PolygonDraft corners={polygon.corners} hand={polygon.hand} ink={ink} scale={view.scale} />
-        {stick && (
-          <path
-            ref={wet}
-            fill="none"
-            pointerEvents="none"
-            stroke={WASHES[stick.ink]}
-            strokeWidth={stick.width}
-            strokeLinecap="round"
-            strokeLinejoin="round"
-            style={stick.kind === 'highlight' ? { mixBlendMode: 'multiply' } : undefined}
-          />
-        )}
+        <path ref={wet} pointerEvents="none" strokeLinecap="round" strokeLinejoin="round" />
         <SelectionFrame selection={selection} scale={view.scale} />
         {gestures.lasso && (
           <rect
@@ -299,7 +300,9 @@ export function Surface(props: Props) {
       {reached && !writing && board.marks.has(reached.id) && (
         <WhoDrew mark={reached} author={board.authors.get(reached.by) ?? '…'} view={view} width={size.width} />
       )}
-      {writing && <TextEditor mark={writing.mark} view={view} onDone={written} />}
+      {writing && (
+        <TextEditor key={writing.mark.id} mark={writing.mark} view={view} onDone={write.done} onLeft={walk.toPaper} />
+      )}
       {!writing && props.children?.({ selection, actions, rewrite: () => rewrite(selection.single) })}
     </Box>
   );

@@ -1,11 +1,13 @@
 import type { KeyboardEvent } from 'react';
-import type { Mark } from '../live/board';
-import type { MarkActions } from './useMarkActions';
+import type { Mark } from '../api/shapes';
+import type { MarkActions } from './selection/useMarkActions';
 import type { BoardCommands } from './useBoardCommands';
-import type { Selection } from './useSelection';
-import type { useView } from './useView';
+import type { Selection } from './selection/useSelection';
+import type { useView } from './hand/useView';
+import type { useWalk } from './hand/useWalk';
 
 interface Deps {
+  walk: ReturnType<typeof useWalk>;
   marks: Mark[];
   selecting: boolean;
   selection: Selection;
@@ -27,7 +29,7 @@ const ARROWS: Record<string, [number, number]> = {
 };
 
 /** Keys while the paper, or a mark on it, has the focus. */
-export function useBoardKeys({ marks, selecting, selection, actions, commands, zoom, onEnter }: Deps) {
+export function useBoardKeys({ walk, marks, selecting, selection, actions, commands, zoom, onEnter }: Deps) {
   return (event: KeyboardEvent) => {
     const arrow = ARROWS[event.key];
     const focused = (event.target as Element).getAttribute('data-mark');
@@ -42,6 +44,12 @@ export function useBoardKeys({ marks, selecting, selection, actions, commands, z
     } else if (arrow && box) {
       const step = event.shiftKey ? FINE : NUDGE;
       commands.change(selection.changesTo({ ...box, x: box.x + arrow[0] * step, y: box.y + arrow[1] * step }));
+    } else if (arrow && focused) walk.walk(focused, arrow[0] + arrow[1] > 0 ? 1 : -1);
+    else if (event.key === 'Escape' && focused) {
+      // The rest of what Escape does is the screen's.
+      selection.clear();
+      walk.toPaper();
+      return;
     } else if (arrow) zoom.pan(arrow[0] * 60, arrow[1] * 60);
     else if (control && event.key === 'a' && selecting) selection.select(marks.map((mark) => mark.id));
     else if (control && event.key === 'd' && box) actions.duplicate();

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Refused } from '../api/http';
-import type { Material, Slide } from '../api/resources';
+import type { Material, MaterialFacts, Slide } from '../api/shapes';
 import { untilReady, upload } from '../api/upload';
 import { newId } from '../live/LiveClient';
 import type { NewMark } from '../live/board';
-import { round } from './boxes';
+import { round } from './geometry/boxes';
 import type { PropFacts } from './props/NewProp';
 import type { BoardCommands } from './useBoardCommands';
 
@@ -12,8 +12,6 @@ import type { BoardCommands } from './useBoardCommands';
 const WIDEST = 760;
 const HIGHEST = 560;
 const ASIDE = 40;
-
-type Full = Material & { slides: Slide[] };
 
 /** Puts slides, pictures and props on a page. Pictures from elsewhere go to the shelf first. */
 export function useBringing(course: string | null, page: string, commands: BoardCommands) {
@@ -41,7 +39,7 @@ export function useBringing(course: string | null, page: string, commands: Board
       course: course!,
       label: file.type.startsWith('image/') ? 'from a board' : undefined,
     });
-    const material = await untilReady<Full>(`/api/materials/${id}`);
+    const material = await untilReady<MaterialFacts>(`/api/materials/${id}`);
     if (material.state === 'failed') return setSays(material.findings[0]?.says ?? 'This file could not be opened.');
     const first = material.slides[0];
     if (material.kind === 'picture' && first) {

@@ -1,31 +1,15 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BoardState } from './board';
+import type { ExchangeState } from './exchange';
+import { FakeSocket } from '../testing/FakeSocket';
 import { LiveClient } from './LiveClient';
-import type { Incoming, Rights } from './protocol';
-
-/** A socket whose other end is the test. */
-class FakeSocket {
-  static OPEN = 1;
-  readyState = 1;
-  said: Record<string, unknown>[] = [];
-  onopen: () => void = () => {};
-  onmessage: (event: { data: string }) => void = () => {};
-  onclose: () => void = () => {};
-  send(text: string) {
-    this.said.push(JSON.parse(text));
-  }
-  close() {
-    this.readyState = 3;
-  }
-  tell(message: Incoming) {
-    this.onmessage({ data: JSON.stringify(message) });
-  }
-}
+import type { Incoming, RightsByStream, You } from '../api/shapes';
 
 const BOARD = 'board/b';
 const yes = { allowed: true, code: 'rule', says: null };
-const rights: Rights = { draw: yes, post: yes, props: yes };
-const you = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
+const no = { allowed: false, code: 'rule', says: 'Not now.' };
+const rights: RightsByStream = { 'place/s.main': { draw: yes, post: yes, props: yes, arrange: no } };
+const you: You = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
 const mark = {
   id: 'm1',
   page: 'p1',
@@ -40,6 +24,7 @@ const view = { pages: ['p1'], page_facts: [], marks: [], authors: [], undo: [], 
 
 let sockets: FakeSocket[];
 let client: LiveClient;
+let known: boolean;
 const socket = () => sockets.at(-1)!;
 const shown = () => client.view<BoardState>(BOARD)!.marks;
 const entry = (seq: number, id: string, cmd?: string): Incoming => ({
@@ -53,15 +38,22 @@ const entry = (seq: number, id: string, cmd?: string): Incoming => ({
   cmd,
 });
 
+afterEach(() => client.close());
+
 beforeEach(() => {
   vi.useFakeTimers();
   vi.stubGlobal('WebSocket', FakeSocket);
   sockets = [];
-  client = new LiveClient({ sitting: 's' }, () => {
-    const fake = new FakeSocket();
-    sockets.push(fake);
-    return fake as unknown as WebSocket;
-  });
+  known = true;
+  client = new LiveClient(
+    { sitting: 's' },
+    () => {
+      const fake = new FakeSocket();
+      sockets.push(fake);
+      return fake as unknown as WebSocket;
+    },
+    () => Promise.resolve(known),
+  );
   socket().onopen();
   socket().tell({ t: 'welcome', v: 1, you, rights, streams: [{ stream: BOARD, head: 0, view }] });
 });
@@ -116,6 +108,117 @@ describe('LiveClient', () => {
     expect(sent[0]).toEqual({ ...before, again: true });
     expect(sent[1]).not.toHaveProperty('again');
     expect([...shown().keys()]).toEqual(['a', 'm1', 'offline']);
+  });
+
+  it('knows what one may do on a board of the class by the place it lies in', () => {
+    expect(client.rightsOn(BOARD)?.draw.allowed).toBe(true);
+    expect(client.rightsOn(BOARD)?.arrange.says).toBe('Not now.');
+    expect(client.rightsOn('exchange/s.main')?.post.allowed).toBe(true);
+    expect(client.rightsOn('exchange/s.elsewhere')).toBeUndefined();
+    socket().tell({ t: 'rights', rights: { ...rights, [BOARD]: { draw: no, post: no, props: no, arrange: no } } });
+    expect(client.rightsOn(BOARD)?.draw.allowed).toBe(false);
+  });
+
+  it('takes an edit back when the server could not read it and names it', async () => {
+    const answer = client.do('board.put', BOARD, { marks: [mark] });
+    socket().tell({ t: 'error', id: socket().said.at(-1)!.id as string, code: 'too_large', says: 'Too much.' });
+    await expect(answer).resolves.toEqual({ ok: false, code: 'too_large', says: 'Too much.' });
+    expect(shown().size).toBe(0);
+  });
+
+  it('says why when it is not let in again after a cut', () => {
+    socket().onclose();
+    vi.advanceTimersByTime(1_000);
+    socket().onopen();
+    socket().tell({ t: 'error', code: 'not_invited', says: 'You are not invited.' });
+    expect(client.connection.status).toBe('refused');
+    expect(client.connection.trouble?.says).toBe('You are not invited.');
+  });
+
+  it('keeps streams of kinds it does not know', () => {
+    socket().tell({ t: 'gained', stream: 'parrot/s', head: 3, view: { words: 1 } });
+    socket().tellAnything({ t: 'entry', stream: 'parrot/s', seq: 4, at: 1, by: 'jonas', kind: 'spoke', body: {} });
+    expect(client.view('parrot/s')).toEqual({ words: 1 });
+  });
+
+  it('shows an own post at once, and the others in their order once they are there', () => {
+    const EXCHANGE = 'exchange/s.main';
+    socket().tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [] } });
+    void client.do('exchange.post', EXCHANGE, { id: 'own', text: 'Mine' });
+    const posts = () => client.view<ExchangeState>(EXCHANGE)!.posts;
+    expect(posts()).toMatchObject([{ id: 'own', text: 'Mine', name: 'Farah Lindqvist', on_its_way: true }]);
+    const about = { t: 'entry', stream: EXCHANGE, kind: 'posted', at: 5 } as const;
+    const body = { id: 'theirs', text: 'First', name: 'Jonas', to: 'everyone' };
+    socket().tell({ ...about, seq: 1, by: 'jonas', body });
+    expect(posts().map(({ id }) => id)).toEqual(['theirs', 'own']);
+    const cmd = socket().said.at(-1)!.id as string;
+    socket().tell({ ...about, seq: 2, by: 'farah', body: { ...body, id: 'own', text: 'Mine' }, cmd });
+    expect(posts()).toHaveLength(2);
+    expect(posts()[1]).not.toHaveProperty('on_its_way');
+  });
+
+  it('notices that nobody answers any more, and connects again', () => {
+    vi.advanceTimersByTime(15_000);
+    expect(socket().said.at(-1)).toEqual({ t: 'ping' });
+    socket().tell({ t: 'pong' });
+    vi.advanceTimersByTime(14_000);
+    expect(client.connection.status).toBe('open');
+    vi.advanceTimersByTime(12_000);
+    expect(client.connection.status).toBe('reconnecting');
+    vi.advanceTimersByTime(1_000);
+    expect(sockets).toHaveLength(2);
+  });
+
+  it('takes up a connection at once when the page is looked at again', () => {
+    sockets[0]!.readyState = 3;
+    socket().onclose();
+    expect(sockets).toHaveLength(1);
+    document.dispatchEvent(new Event('visibilitychange'));
+    expect(sockets).toHaveLength(2);
+    vi.advanceTimersByTime(1_000);
+    expect(sockets).toHaveLength(2);
+  });
+
+  it('does not knock for ever where nobody knows it any more', async () => {
+    sockets[0]!.readyState = 3;
+    known = false;
+    socket().onclose();
+    await vi.advanceTimersByTimeAsync(1_000);
+    socket().readyState = 3;
+    socket().onclose();
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(sockets).toHaveLength(2);
+    expect(client.connection.status).toBe('refused');
+    expect(client.connection.trouble?.says).toMatch(/signed out/);
+  });
+
+  it('goes on knocking while the server is away', async () => {
+    sockets[0]!.readyState = 3;
+    socket().onclose();
+    for (let i = 0; i < 3; i++) {
+      await vi.advanceTimersByTimeAsync(10_000);
+      socket().readyState = 3;
+      socket().onclose();
+    }
+    expect(sockets.length).toBeGreaterThan(3);
+    expect(client.connection.status).toBe('reconnecting');
+  });
+
+  it('goes on when something that it is sent makes no sense', () => {
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    socket().onmessage({ data: '{"t":"entry"' });
+    socket().tellAnything({ t: 'now', stream: BOARD, all: null });
+    socket().tellAnything({ t: 'entry', stream: BOARD, seq: 1, at: 1, by: 'jonas', kind: 'edited', body: {} });
+    expect(client.connection.trouble?.code).toBe('odd');
+    socket().onclose();
+    vi.advanceTimersByTime(1_000);
+    socket().onopen();
+    const odd = { stream: 'board/odd', head: 3, view: { pages: null } };
+    socket().tell({ t: 'welcome', v: 2, you, rights, streams: [odd, { stream: BOARD, head: 0, view }] });
+    expect(client.connection.status).toBe('open');
+    expect(client.view('board/odd')).toBeUndefined();
+    socket().tell(entry(1, 'a'));
+    expect(shown().size).toBe(1);
   });
 
   it('forgets streams that may be read no more', () => {

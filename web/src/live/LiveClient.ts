@@ -1,8 +1,10 @@
 import { VERSION, type Commands } from '../api/contracts';
-import type { BoardState } from './board';
+import { get } from '../api/http';
 import { foldOf } from './folds';
-import { withPending, type Outcome, type Pending } from './pending';
-import type { Entry, Glimpse, Incoming, Rights, StreamPart, Timing, You } from './protocol';
+import { oncePerFrame } from './frames';
+import type { Outcome, Pending } from './pending';
+import type { Entry, Glimpse, Incoming, Rights, RightsByStream, Session, StreamPart, Timing, You } from '../api/shapes';
+import { kindOf, MAIN, partOf, placeStream } from './streams';
 
 export type Status = 'connecting' | 'open' | 'reconnecting' | 'refused';
 
@@ -10,7 +12,8 @@ export type Status = 'connecting' | 'open' | 'reconnecting' | 'refused';
 export interface Connection {
   status: Status;
   you: You | null;
-  rights: Rights | null;
+  /** What one may do, by stream. */
+  rights: RightsByStream;
   timing: Timing | null;
   /** The last thing that went wrong, in a sentence. */
   trouble: { code: string; says: string; count: number } | null;
@@ -23,6 +26,8 @@ interface Stream {
 }
 
 const PING_EVERY = 15_000;
+/** A connection on which nothing is heard for this long after a ping is dead, though nobody has said so. */
+const PONG_WITHIN = 10_000;
 const RETRY_FIRST = 400;
 const RETRY_MOST = 8_000;
 /** Refusals after which the same command may well succeed a little later. */
@@ -34,31 +39,50 @@ const PASSING = new Set(['too_fast', 'not_saved']);
  * that were not answered are sent again; the server never carries out the same one twice.
  */
 export class LiveClient {
-  connection: Connection = { status: 'connecting', you: null, rights: null, timing: null, trouble: null };
+  /** Ms by which the server's clock is ahead of this device's. */
+  skew = 0;
+  connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
+  private changed: () => void;
   private streams = new Map<string, Stream>();
   private pending: Pending[] = [];
   private listeners = new Set<() => void>();
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
   private socket: WebSocket | null = null;
   private retry = RETRY_FIRST;
+  private heard = false;
   private timers = new Set<ReturnType<typeof setTimeout>>();
   private closed = false;
 
   /**
    * @param scope the class, or the lesson to prepare
    * @param open makes the socket; tests give their own
+   * @param known whether the server still knows who one is; asked when it does not open a socket
+   * @param perFrame tells of what is heard together, once for each picture that the screen shows
    */
   constructor(
     private scope: { sitting: string } | { lesson: string },
     private open: () => WebSocket = () => new WebSocket(`${location.origin.replace(/^http/, 'ws')}/live`),
+    private known: () => Promise<boolean> = signedIn,
+    perFrame: (act: () => void) => () => void = oncePerFrame,
   ) {
+    this.changed = perFrame(() => this.listeners.forEach((listener) => listener()));
     this.connect();
+    document.addEventListener('visibilitychange', this.wake);
+    window.addEventListener('online', this.wake);
   }
 
   /** @returns what to show of a stream, own unanswered edits included; undefined while unknown */
   view<State>(stream: string): State | undefined {
     return this.streams.get(stream)?.shown as State | undefined;
+  }
+
+  /** @returns what one may do on a stream: as told of itself, or of the place that it belongs to */
+  rightsOn(stream: string): Rights | undefined {
+    const { rights } = this.connection;
+    if (rights[stream] || !('sitting' in this.scope)) return rights[stream];
+    // Boards of a class lie in its main room.
+    return rights[placeStream(this.scope.sitting, kindOf(stream) === 'board' ? MAIN : partOf(stream))];
   }
 
   /** @returns names of all streams that can be read */
@@ -103,34 +127,91 @@ export class LiveClient {
   /** Ends the connection; the server keeps the seat for a while. */
   close() {
     this.closed = true;
-    this.timers.forEach(clearTimeout);
+    this.rest();
     this.socket?.close();
+    document.removeEventListener('visibilitychange', this.wake);
+    window.removeEventListener('online', this.wake);
+  }
+
+  /** Tells of something that was not asked of the server at all. */
+  notice(code: string, says: string) {
+    this.trouble(code, says);
   }
 
   private connect() {
     const socket = this.open();
+    let opened = false;
     this.socket = socket;
-    socket.onopen = () => this.greet();
-    socket.onmessage = ({ data }) => this.hear(JSON.parse(data as string) as Incoming);
-    socket.onclose = () => this.lose();
+    socket.onopen = () => {
+      opened = true;
+      this.greet();
+    };
+    socket.onmessage = ({ data }) => {
+      if (socket !== this.socket) return;
+      this.heard = true;
+      this.listen(data as string);
+    };
+    socket.onclose = () => {
+      if (socket !== this.socket) return;
+      this.lose();
+      if (!opened) void this.ask();
+    };
+  }
+
+  /** Whoever is signed out, or was never in, is told so; trying again would not help. */
+  private async ask() {
+    if (await this.known().catch(() => true)) return;
+    if (this.closed || this.connection.status === 'open') return;
+    this.rest();
+    this.tell({ status: 'refused' });
+    this.trouble('sign_in', 'You are signed out here. Sign in again, or come back by your link.');
+  }
+
+  /** Browsers let hidden pages and sleeping machines fall behind: once one is back, a dead connection is not waited for. */
+  private wake = () => {
+    if (document.visibilityState === 'hidden' || this.closed) return;
+    const { status } = this.connection;
+    if (status === 'open') return this.ping();
+    if (status === 'refused' || (this.socket && this.socket.readyState <= WebSocket.OPEN)) return;
+    this.rest();
+    this.retry = RETRY_FIRST;
+    this.connect();
+  };
+
+  private rest() {
+    this.timers.forEach(clearTimeout);
+    this.timers.clear();
   }
 
   private greet() {
     const seen = Object.fromEntries([...this.streams].map(([name, { head }]) => [name, head]));
     this.say({ t: 'hello', v: VERSION, ...this.scope, seen });
-    this.later(PING_EVERY, () => this.ping());
+    this.later(PING_EVERY, () => this.beat());
+  }
+
+  private beat() {
+    this.ping();
+    this.later(PING_EVERY, () => this.beat());
   }
 
   private ping() {
+    this.heard = false;
     this.say({ t: 'ping' });
-    this.later(PING_EVERY, () => this.ping());
+    this.later(PONG_WITHIN, () => this.heard || this.drop());
+  }
+
+  /** The other end is gone without a word: what waits for it is told on a new connection. */
+  private drop() {
+    const dead = this.socket;
+    this.socket = null;
+    dead?.close();
+    this.lose();
   }
 
   private lose() {
     if (this.closed || this.connection.status === 'refused') return;
-    this.timers.forEach(clearTimeout);
-    this.timers.clear();
-    this.tell({ status: this.connection.you ? 'reconnecting' : 'connecting' });
+    this.rest();
+    this.tell({ status: 'reconnecting' });
     // Spread out, so that a whole class does not come back in the same instant.
     this.later(this.retry * (0.7 + 0.6 * Math.random()), () => this.connect());
     this.retry = Math.min(this.retry * 1.8, RETRY_MOST);
@@ -155,6 +236,19 @@ export class LiveClient {
     command.sent = true;
   }
 
+  /** What cannot be made sense of is passed over: the page goes on, and tells that it may be old. */
+  private listen(text: string) {
+    try {
+      this.hear(JSON.parse(text) as Incoming);
+    } catch (error) {
+      console.error('A message was passed over', error);
+      this.trouble(
+        'odd',
+        'This page did not understand something that was sent to it. If anything looks wrong, load it again.',
+      );
+    }
+  }
+
   private hear(message: Incoming) {
     switch (message.t) {
       case 'welcome':
@@ -172,24 +266,36 @@ export class LiveClient {
         return this.tell({});
       case 'lost':
         this.streams.delete(message.stream);
-        return this.trouble('lost', message.says);
+        return message.says ? this.trouble('lost', message.says) : this.changed();
       case 'rights':
         return this.tell({ rights: message.rights });
       case 'timing':
+        this.skew = message.timing.at - Date.now();
         return this.tell({ timing: message.timing });
       case 'error':
-        return this.fault(message.code, message.says);
+        return this.fault(message);
     }
   }
 
-  private welcome(you: You, rights: Rights, parts: StreamPart[]) {
+  private welcome(you: You, rights: RightsByStream, parts: StreamPart[]) {
     this.retry = RETRY_FIRST;
     const readable = new Set(parts.map(({ stream }) => stream));
     for (const name of this.streams.keys()) if (!readable.has(name)) this.streams.delete(name);
     this.tell({ status: 'open', you, rights });
-    parts.forEach((part) => this.learn(part));
+    parts.forEach((part) => this.learnOne(part));
     this.pending.forEach((command) => this.send(command));
     this.changed();
+  }
+
+  /** One stream that makes no sense takes none of the others along. */
+  private learnOne(part: StreamPart) {
+    try {
+      this.learn(part);
+    } catch (error) {
+      console.error(`${part.stream} was passed over`, error);
+      this.streams.delete(part.stream);
+      this.trouble('odd', 'Part of this page cannot be shown. Load it again in a moment.');
+    }
   }
 
   private learn({ stream, head, view, entries }: StreamPart) {
@@ -219,7 +325,7 @@ export class LiveClient {
     this.trouble(code, says);
   }
 
-  private settle(id: string | undefined, outcome: Outcome) {
+  private settle(id: string | null | undefined, outcome: Outcome) {
     const index = this.pending.findIndex((candidate) => candidate.id === id);
     if (index < 0) return;
     const [command] = this.pending.splice(index, 1);
@@ -227,9 +333,10 @@ export class LiveClient {
     command!.settle(outcome);
   }
 
-  private fault(code: string, says: string) {
-    // Before the welcome this is the end of it: no link, no such class, an old page.
-    if (!this.connection.you) this.tell({ status: 'refused' });
+  private fault({ id, code, says }: { id?: string; code: string; says: string }) {
+    if (id !== undefined && this.pending.some((command) => command.id === id)) return this.refused(id, code, says);
+    // Before the welcome this is the end of it: no link, no such class, an old page; also when it comes after a cut.
+    if (this.connection.status !== 'open') this.tell({ status: 'refused' });
     this.trouble(code, says);
   }
 
@@ -240,11 +347,10 @@ export class LiveClient {
   private reshow(name: string) {
     const stream = this.streams.get(name);
     if (!stream) return;
-    const own = this.pending.filter((command) => command.stream === name);
-    stream.shown =
-      own.length > 0 && name.startsWith('board/')
-        ? withPending(stream.confirmed as BoardState, own, this.connection.you?.id ?? '')
-        : stream.confirmed;
+    const { early } = foldOf(name);
+    const { you } = this.connection;
+    const own = early && you ? this.pending.filter((command) => command.stream === name) : [];
+    stream.shown = own.reduce((shown, command) => early!(shown, command, you!), stream.confirmed);
     this.changed();
   }
 
@@ -252,10 +358,11 @@ export class LiveClient {
     this.connection = { ...this.connection, ...facts };
     this.changed();
   }
+}
 
-  private changed() {
-    this.listeners.forEach((listener) => listener());
-  }
+async function signedIn(): Promise<boolean> {
+  const session = await get<Session>('/api/session');
+  return session.person !== null;
 }
 
 /** @returns a fresh id for a command, mark or post */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { boardFold, type BoardState, type NewMark } from './board';
-import type { Entry } from './protocol';
+import type { Entry } from '../api/shapes';
 
 const EMPTY = { pages: ['p1'], page_facts: [], marks: [], authors: [], undo: [], top: 0 };
 const fold = (...entries: [string, Record<string, unknown>][]): BoardState =>

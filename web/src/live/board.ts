@@ -1,42 +1,22 @@
-import type { Commands } from '../api/contracts';
+import { ALWAYS, REQUIRED, type Commands } from '../api/contracts';
+import type {
+  BoardView,
+  EditedBody,
+  Entry,
+  Mark,
+  Op,
+  PageAddedBody,
+  PageRow,
+  PropUsedBody,
+  TakenInBody,
+} from '../api/shapes';
 import type { Fold } from './fold';
-import type { Entry } from './protocol';
+import { inputOf } from './pending';
 
 export type NewMark = Commands['board.put']['marks'][number];
 export type MarkChange = Commands['board.change']['changes'][number];
 
-/** What a prop shows; which of these, depends on the prop. */
-export interface Shows {
-  rolled?: number[];
-  index?: number;
-  turn?: number;
-  ends_at?: number;
-  left?: number;
-  name?: string | null;
-  picked?: string[];
-}
-
-/** Anything on a board page: as put, with author, time (ms since the epoch) and place in the pile. */
-export type Mark = NewMark & { by: string; at: number; z: number; shows?: Shows };
-
-/** The slide that a page is drawn on; `w` and `h` are its proportions. */
-export interface Ground {
-  material: string;
-  version: number;
-  slide: number;
-  w: number;
-  h: number;
-}
-
-export interface PageFacts {
-  ground?: Ground;
-  grows?: boolean;
-}
-
-export type Op =
-  | { op: 'put'; mark: NewMark & Partial<Mark> }
-  | { op: 'change'; id: string; set: Record<string, unknown> }
-  | { op: 'remove'; id: string };
+export type PageFacts = Omit<PageRow, 'page'>;
 
 export interface BoardState {
   pages: string[];
@@ -49,19 +29,8 @@ export interface BoardState {
   top: number;
 }
 
-type PageRow = { page: string } & PageFacts;
-
-interface BoardView {
-  pages: string[];
-  page_facts: PageRow[];
-  marks: Mark[];
-  authors: { id: string; name: string }[];
-  undo: { person: string; done: number; undone: number }[];
-  top: number;
-}
-
 /** Applies operations, giving fresh marks their author, time and place. */
-export function applyOps(state: BoardState, ops: Op[], by: string, at: number): BoardState {
+function applyOps(state: BoardState, ops: Op[], by: string, at: number): BoardState {
   const marks = new Map(state.marks);
   let top = state.top;
   for (const op of ops) {
@@ -79,10 +48,15 @@ export function applyOps(state: BoardState, ops: Op[], by: string, at: number): 
   return { ...state, marks, top };
 }
 
-/** A field that is set to null goes. */
+/** A field that is set to null goes, unless a mark needs it: then it stays as it was. */
 function changed(mark: Mark, set: Record<string, unknown>): Mark {
   const fields = Object.entries({ ...mark, ...set }).filter(([, value]) => value !== null);
-  return Object.fromEntries(fields) as unknown as Mark;
+  const after = Object.fromEntries(fields) as unknown as Mark;
+  const needed = [...ALWAYS, ...(REQUIRED[after.kind ?? mark.kind] ?? [])] as (keyof Mark)[];
+  const missing = needed.filter((field) => !(field in after) && field in mark);
+  return missing.length === 0
+    ? after
+    : { ...Object.fromEntries(missing.map((field) => [field, mark[field]])), ...after };
 }
 
 function lay(state: BoardState, rows: PageRow[]): BoardState {
@@ -95,18 +69,12 @@ function lay(state: BoardState, rows: PageRow[]): BoardState {
   return { ...state, pages, facts };
 }
 
-function addPage(state: BoardState, body: Entry['body']): BoardState {
-  const { page, index, ground } = body as { page: string; index: number; ground?: Ground };
+function addPage(state: BoardState, { page, index, ground }: PageAddedBody): BoardState {
   const added = { ...state, pages: state.pages.toSpliced(index, 0, page) };
   return ground ? lay(added, [{ page, ground }]) : added;
 }
 
-function takeIn(state: BoardState, body: Entry['body']): BoardState {
-  const { pages, marks, authors } = body as {
-    pages: PageRow[];
-    marks: Mark[];
-    authors: { id: string; name: string }[];
-  };
+function takeIn(state: BoardState, { pages, marks, authors }: TakenInBody): BoardState {
   const special = pages.filter((row) => Object.keys(row).length > 1);
   const taken = lay({ ...state, pages: pages.map(({ page }) => page) }, special);
   return {
@@ -117,22 +85,25 @@ function takeIn(state: BoardState, body: Entry['body']): BoardState {
   };
 }
 
-function showProp(state: BoardState, body: Entry['body']): BoardState {
-  const mark = state.marks.get(body.id as string);
-  if (!mark) return state;
-  return { ...state, marks: new Map(state.marks).set(mark.id, { ...mark, shows: body.shows as Shows }) };
+function showProp(state: BoardState, { id, shows }: PropUsedBody): BoardState {
+  const mark = state.marks.get(id);
+  return mark ? { ...state, marks: new Map(state.marks).set(id, { ...mark, shows }) } : state;
 }
 
-function countUndo(undo: BoardState['undo'], entry: Entry): BoardState['undo'] {
-  const { done, undone } = undo.get(entry.by) ?? { done: 0, undone: 0 };
-  const way = entry.body.way;
+function countUndo(undo: BoardState['undo'], by: string, way: EditedBody['way']): BoardState['undo'] {
+  const { done, undone } = undo.get(by) ?? { done: 0, undone: 0 };
   const counts =
     way === 'undo'
       ? { done: Math.max(done - 1, 0), undone: undone + 1 }
       : way === 'redo'
         ? { done: done + 1, undone: Math.max(undone - 1, 0) }
         : { done: done + 1, undone: 0 };
-  return new Map(undo).set(entry.by, counts);
+  return new Map(undo).set(by, counts);
+}
+
+/** Whoever leaves something on a board for the first time says their name with it. */
+function sign(state: BoardState, { body, by }: Entry): BoardState {
+  return 'author' in body && body.author ? { ...state, authors: new Map(state.authors).set(by, body.author) } : state;
 }
 
 /** Follows a board's stream. */
@@ -149,17 +120,31 @@ export const boardFold: Fold<BoardState> = {
     };
   },
 
-  apply(state, entry) {
-    const author = entry.body.author as string | undefined;
-    if (author) state = { ...state, authors: new Map(state.authors).set(entry.by, author) };
-    if (entry.kind === 'edited') {
-      const edited = applyOps(state, entry.body.ops as Op[], entry.by, entry.at);
-      return { ...edited, undo: countUndo(state.undo, entry) };
+  early(state, command, by) {
+    const ops: Op[] = [
+      ...(inputOf(command, 'board.put')?.marks ?? []).map((mark) => ({ op: 'put' as const, mark })),
+      ...(inputOf(command, 'board.change')?.changes ?? []).map(({ id, set }) => ({ op: 'change' as const, id, set })),
+      ...(inputOf(command, 'board.remove')?.ids ?? []).map((id) => ({ op: 'remove' as const, id })),
+    ];
+    return ops.length > 0 ? applyOps(state, ops, by.id, command.at) : state;
+  },
+
+  apply(before, entry: Entry) {
+    const state = sign(before, entry);
+    const { kind, body, by, at } = entry;
+    switch (kind) {
+      case 'edited':
+        return { ...applyOps(state, body.ops, by, at), undo: countUndo(state.undo, by, body.way) };
+      case 'page_added':
+        return addPage(state, body);
+      case 'laid':
+        return lay(state, body.pages);
+      case 'taken_in':
+        return takeIn(state, body);
+      case 'prop_used':
+        return showProp(state, body);
+      default:
+        return state;
     }
-    if (entry.kind === 'page_added') return addPage(state, entry.body);
-    if (entry.kind === 'laid') return lay(state, entry.body.pages as PageRow[]);
-    if (entry.kind === 'taken_in') return takeIn(state, entry.body);
-    if (entry.kind === 'prop_used') return showProp(state, entry.body);
-    return state;
   },
 };

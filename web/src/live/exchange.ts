@@ -1,25 +1,28 @@
+import type { ExchangeView, Post } from '../api/shapes';
 import type { Fold } from './fold';
+import { inputOf } from './pending';
 
-export interface Post {
-  id: string;
-  by: string;
-  name: string;
-  to: string;
-  at: number;
-  /** Gone once somebody deleted the post. */
-  text?: string;
-  deleted_by?: string;
+export interface ExchangeState extends ExchangeView {
+  /** `on_its_way`: one's own that the server has not taken in yet. */
+  posts: (Post & { on_its_way?: boolean })[];
 }
 
-export interface ExchangeState {
-  posts: Post[];
-}
+/** Posts that a page keeps; older ones are found in the recording. */
+const MOST = 1_000;
 
 /** Follows the exchange of a class. */
 export const exchangeFold: Fold<ExchangeState> = {
   from: (view) => view as ExchangeState,
+
+  early(state, command, by) {
+    const post = inputOf(command, 'exchange.post');
+    if (!post) return state;
+    const own = { ...post, to: 'everyone', by: by.id, name: by.name, at: command.at, on_its_way: true };
+    return { posts: [...state.posts, own] };
+  },
+
   apply(state, { kind, body, by, at }) {
-    if (kind === 'posted') return { posts: [...state.posts, { ...(body as unknown as Post), by, at }] };
+    if (kind === 'posted') return { posts: [...state.posts, { ...body, by, at }].slice(-MOST) };
     if (kind !== 'deleted') return state;
     return {
       posts: state.posts.map((post) => (post.id === body.id ? { ...post, text: undefined, deleted_by: by } : post)),

@@ -1,15 +1,25 @@
 import { boardFold } from './board';
 import { exchangeFold } from './exchange';
 import type { Fold } from './fold';
+import { ownFold } from './own';
+import { placeFold } from './place';
 import { sittingFold } from './sitting';
+import { staffFold } from './staff';
+import { kindOf } from './streams';
 
 const folds: Record<string, Fold<unknown>> = {
   board: boardFold as Fold<unknown>,
   sitting: sittingFold as Fold<unknown>,
+  staff: staffFold as Fold<unknown>,
+  place: placeFold as Fold<unknown>,
   exchange: exchangeFold as Fold<unknown>,
+  own: ownFold as Fold<unknown>,
 };
+
+/** A stream that this page knows nothing of is kept as it came. */
+const unknownFold: Fold<unknown> = { from: (view) => view, apply: (state) => state };
 
 /** @returns the fold for a stream by its name, `kind/id` */
 export function foldOf(stream: string): Fold<unknown> {
-  return folds[stream.split('/')[0]!]!;
+  return folds[kindOf(stream)] ?? unknownFold;
 }

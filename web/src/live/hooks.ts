@@ -2,7 +2,13 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore } 
 import type { BoardState } from './board';
 import type { ExchangeState } from './exchange';
 import { LiveClient } from './LiveClient';
+import { useNow } from '../parts/hooks/useNow';
+import type { OwnState } from './own';
+import type { PlaceState } from './place';
+import type { Rights } from '../api/shapes';
 import type { SittingState } from './sitting';
+import type { StaffState } from './staff';
+import { boardStream, exchangeStream, ownStream, placeStream, sittingStream, staffStream } from './streams';
 
 export const LiveContext = createContext<LiveClient | null>(null);
 
@@ -26,16 +32,39 @@ export function useLiveClient(kind: 'sitting' | 'lesson', id: string): LiveClien
   return client;
 }
 
-function useView<State>(stream: string | undefined): State | undefined {
+/** @returns what there is of a stream; undefined while it is not known, or may not be read */
+export function useStream<State>(stream: string | undefined): State | undefined {
   const client = useLive();
   return useSyncExternalStore(client.subscribe, () => (stream ? client.view<State>(stream) : undefined));
 }
 
-export const useBoard = (id: string | undefined) => useView<BoardState>(id && `board/${id}`);
-export const useSitting = (id: string) => useView<SittingState>(`sitting/${id}`);
-export const useExchange = (id: string) => useView<ExchangeState>(`exchange/${id}`);
+export const useBoard = (id: string | undefined) => useStream<BoardState>(id && boardStream(id));
+export const useSitting = (id: string) => useStream<SittingState>(sittingStream(id));
+/** What only staff know of a class. */
+export const useStaff = (id: string) => useStream<StaffState>(staffStream(id));
+export const usePlace = (sitting: string, place?: string) => useStream<PlaceState>(placeStream(sitting, place));
+export const useExchange = (sitting: string, place?: string) =>
+  useStream<ExchangeState>(exchangeStream(sitting, place));
 
-/** The state of the connection, who one is and what one may do. */
+/** @returns the place of a class that one is in oneself */
+export function useMyPlace(sitting: string): string | null {
+  const { you } = useConnection();
+  return useStream<OwnState>(you ? ownStream(sitting, you.id) : undefined)?.place ?? null;
+}
+
+/** What one may do on a stream. */
+export function useRights(stream: string): Rights | undefined {
+  const client = useLive();
+  return useSyncExternalStore(client.subscribe, () => client.rightsOn(stream));
+}
+
+/** The time of day by the server's clock in ms, renewed every so often: devices may be minutes off, and timers end for all at once. */
+export function useServerNow(every?: number): number {
+  const live = useLive();
+  return useNow(every) + live.skew;
+}
+
+/** The state of the connection, who one is and how the class goes. */
 export function useConnection() {
   const client = useLive();
   return useSyncExternalStore(client.subscribe, () => client.connection);

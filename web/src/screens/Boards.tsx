@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useNavigate } from 'react-router';
-import { BoardFinder } from '../parts/BoardFinder';
-import { Shell } from '../parts/Shell';
+import { BoardFinder } from '../parts/fields/BoardFinder';
+import { Shell } from '../parts/frame/Shell';
 
 /** All boards of one's courses, to be found again. */
 export default function Boards() {

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { post } from '../api/http';
-import { Waiting } from '../parts/Waiting';
+import { Waiting } from '../parts/frame/Waiting';
 
 /** Finds the class of a lesson, or has it made ready, and goes there. */
 export default function ClassOfLesson() {

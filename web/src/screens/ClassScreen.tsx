@@ -1,34 +1,39 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { lazy } from 'react';
 import { useParams } from 'react-router';
 import { Link } from 'react-router';
 import { get } from '../api/http';
-import { LiveContext, useConnection, useLiveClient, useSitting } from '../live/hooks';
-import { Notices } from '../parts/Notices';
-import { Waiting } from '../parts/Waiting';
-import { ClassEnded } from './class/ClassEnded';
-import { Doors } from './class/Doors';
+import { useSession } from '../api/session';
+import type { ClassFacts } from '../api/shapes';
+import { LiveContext, useConnection, useLiveClient, usePlace, useSitting } from '../live/hooks';
+import { WAITING } from '../live/streams';
+import { Centred } from '../parts/frame/Centred';
+import { Notices } from '../parts/frame/Notices';
+import { Waiting } from '../parts/frame/Waiting';
 import { Teaching } from './class/Teaching';
+import { WaitingRoom } from './class/WaitingRoom';
 
-export interface ClassFacts {
-  id: string;
-  lesson: string;
-  course: string;
-  title: string;
-  rehearsal: boolean;
-  /** Private notes by step; empty for students. */
-  notes: Record<string, string>;
-}
+// Before and after the class.
+const Doors = lazy(() => import('./class/Doors').then(({ Doors }) => ({ default: Doors })));
+const ClassEnded = lazy(() => import('./class/ClassEnded').then(({ ClassEnded }) => ({ default: ClassEnded })));
+const SignIn = lazy(() => import('./SignIn'));
 
 /** A class: at the doors, under way, or over. */
 export default function ClassScreen() {
   const { id } = useParams();
-  const client = useLiveClient('sitting', id!);
+  const session = useSession();
+  // Nothing waits for the answer: whoever is signed in, as nearly everyone is, is on the way already.
+  if (session.data && !session.data.person) return <SignIn />;
+  return <Connected id={id!} />;
+}
+
+function Connected({ id }: { id: string }) {
+  const client = useLiveClient('sitting', id);
   if (!client) return <Waiting />;
   return (
     <LiveContext value={client}>
-      <Stage id={id!} />
+      <Stage id={id} />
       <Notices />
     </LiveContext>
   );
@@ -36,11 +41,14 @@ export default function ClassScreen() {
 
 function Stage({ id }: { id: string }) {
   const sitting = useSitting(id);
+  const doors = usePlace(id, WAITING);
   const { status, you, trouble } = useConnection();
   const facts = useQuery({ queryKey: ['class', id], queryFn: () => get<ClassFacts>(`/api/classes/${id}`) });
 
   if (status === 'refused') return <Refusal says={trouble?.says ?? 'This class is not open to you.'} />;
-  if (!sitting || !you || !facts.data) return <Waiting says="Going to the class" />;
+  if (facts.error) return <Refusal says={facts.error.message} />;
+  if (!you || !facts.data) return <Waiting says="Going to the class" />;
+  if (!sitting) return doors ? <WaitingRoom doors={doors} /> : <Waiting says="Going to the class" />;
   if (sitting.status === 'planned') return <Doors sitting={sitting} you={you} facts={facts.data} />;
   if (sitting.status === 'ended') return <ClassEnded sitting={sitting} you={you} facts={facts.data} />;
   return <Teaching sitting={sitting} you={you} facts={facts.data} />;
@@ -48,14 +56,10 @@ function Stage({ id }: { id: string }) {
 
 function Refusal({ says }: { says: string }) {
   return (
-    <Box
-      component="main"
-      sx={{ height: '100%', display: 'grid', placeContent: 'center', justifyItems: 'center', gap: 2 }}
-    >
-      <Box role="alert">{says}</Box>
+    <Centred alert={says}>
       <Button component={Link} to="/">
         Go to the desk
       </Button>
-    </Box>
+    </Centred>
   );
 }

@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { get } from '../api/http';
-import type { DeskFacts, DeskLesson } from '../api/resources';
-import { Shell } from '../parts/Shell';
-import { Waiting } from '../parts/Waiting';
-import { clockTime, count, day, duration, sameDay, until } from '../parts/times';
-import { useNow } from '../parts/useNow';
+import type { DeskFacts, DeskLesson } from '../api/shapes';
+import { Shell } from '../parts/frame/Shell';
+import { Waiting } from '../parts/frame/Waiting';
+import { clockTime, count, day, duration, sameDay, until } from '../parts/words/times';
+import { useNow } from '../parts/hooks/useNow';
 import { ClassCard } from './desk/ClassCard';
 import { NewLesson } from './desk/NewLesson';
 import { Week } from './desk/Week';
@@ -19,16 +19,27 @@ export default function Desk() {
   if (!desk.data) return <Waiting says={desk.error?.message ?? 'Laying out the desk'} />;
   const { lessons, waiting } = desk.data;
   const today = lessons.filter((lesson) => sameDay(lesson.starts_at, now));
-  const next = today.find(
-    (lesson) => lesson.starts_at + lesson.minutes * 60_000 > now && lesson.class?.status !== 'ended',
+  const next = today.find(({ starts_at, minutes, class: held }) =>
+    held?.status === 'open' ? true : held?.status !== 'ended' && starts_at + minutes * 60_000 > now,
   );
   const coming = lessons.filter((lesson) => lesson.starts_at > now && !sameDay(lesson.starts_at, now));
   const held = lessons.filter((lesson) => lesson.class?.recorded && (lesson.to_mend || lesson.class.shared)).at(-1);
 
   return (
     <Shell action={<NewLesson />}>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        <Box component="main" sx={{ flex: 1, minWidth: 0, overflowY: 'auto', p: 3, pt: 2.5 }}>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'flex',
+          flexDirection: { xs: 'column', md: 'row' },
+          overflowY: { xs: 'auto', md: 'hidden' },
+        }}
+      >
+        <Box
+          component="main"
+          sx={{ flex: { xs: 'none', md: 1 }, minWidth: 0, overflowY: { md: 'auto' }, p: { xs: 2, md: 3 }, pt: 2.5 }}
+        >
           <Box component="h1" sx={{ m: 0, typography: 'h1' }}>
             {day(now)}
           </Box>
@@ -36,7 +47,7 @@ export default function Desk() {
           <Clock lessons={today} next={next} now={now} />
           <Title>This week</Title>
           <Week lessons={lessons} now={now} />
-          {coming.length > 0 && <Title>Next to prepare</Title>}
+          {coming.length > 0 && <Title>{coming.some((lesson) => lesson.to_mend) ? 'Next to prepare' : 'Coming'}</Title>}
           <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
             {coming.slice(0, 3).map((lesson) => (
               <Coming key={lesson.id} lesson={lesson} />
@@ -47,12 +58,13 @@ export default function Desk() {
           component="aside"
           aria-label="Waiting for you"
           sx={{
-            width: 330,
+            width: { xs: 1, md: 330 },
             flex: 'none',
             bgcolor: 'background.paper',
-            borderLeft: 1,
+            borderStyle: 'solid',
+            borderWidth: { xs: '1px 0 0', md: '0 0 0 1px' },
             borderColor: 'divider',
-            overflowY: 'auto',
+            overflowY: { md: 'auto' },
             p: 2.75,
             pt: 2.5,
           }}
@@ -101,7 +113,9 @@ function Title({ children }: { children: string }) {
 /** Today from top to bottom, with now among it. */
 function Clock({ lessons, next, now }: { lessons: DeskLesson[]; next: DeskLesson | undefined; now: number }) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '50px 1fr', columnGap: 3, rowGap: 1.75 }}>
+    <Box
+      sx={{ display: 'grid', gridTemplateColumns: '50px minmax(0, 1fr)', columnGap: { xs: 2, md: 3 }, rowGap: 1.75 }}
+    >
       {lessons.map((lesson) => (
         <Box key={lesson.id} sx={{ display: 'contents' }}>
           <Box
@@ -122,14 +136,9 @@ function Clock({ lessons, next, now }: { lessons: DeskLesson[]; next: DeskLesson
               },
             }}
           >
+            {lesson === next && lesson.starts_at > now && <Now now={now} />}
             {clockTime(lesson.starts_at)}
-            {lesson === next && (
-              <Box sx={{ color: 'error.main', fontWeight: 700, lineHeight: 1.3, mt: 1 }}>
-                now
-                <br />
-                {clockTime(now)}
-              </Box>
-            )}
+            {lesson === next && lesson.starts_at <= now && <Now now={now} />}
           </Box>
           <ClassCard lesson={lesson} first={lesson === next} />
         </Box>
@@ -139,11 +148,23 @@ function Clock({ lessons, next, now }: { lessons: DeskLesson[]; next: DeskLesson
   );
 }
 
+/** Where the day is, above a class that is still to come and below one that has begun. */
+function Now({ now }: { now: number }) {
+  return (
+    <Box sx={{ color: 'error.main', fontWeight: 700, lineHeight: 1.3, mb: 1, '&:last-child': { mt: 1, mb: 0 } }}>
+      now
+      <br />
+      {clockTime(now)}
+    </Box>
+  );
+}
+
 function Coming({ lesson }: { lesson: DeskLesson }) {
   return (
     <Box
       sx={{
         display: 'flex',
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
         alignItems: 'center',
         gap: 1.75,
         p: 1.5,
@@ -154,7 +175,7 @@ function Coming({ lesson }: { lesson: DeskLesson }) {
         borderRadius: 1.25,
       }}
     >
-      <Box sx={{ flex: 1 }}>
+      <Box sx={{ flex: '1 1 200px' }}>
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           {day(lesson.starts_at, 'short')}, {clockTime(lesson.starts_at)}
         </Box>

@@ -5,16 +5,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { NAME_LIMIT } from '../api/contracts';
+import type { LookedAt } from '../api/shapes';
 import { post, Refused } from '../api/http';
-import { Brand } from '../parts/Brand';
-import { Waiting } from '../parts/Waiting';
-import { clockTime, day } from '../parts/times';
-
-interface Look {
-  kind: 'personal' | 'class' | 'recording';
-  name: string | null;
-  lesson: { title: string; course: string; starts_at: number; minutes: number; host: string; known: boolean } | null;
-}
+import { Brand } from '../parts/frame/Brand';
+import { Waiting } from '../parts/frame/Waiting';
+import { clockTime, day } from '../parts/words/times';
 
 /** Where a link leads: straight in when it says who one is, else to the question what one is called. */
 export default function Enter() {
@@ -25,7 +20,7 @@ export default function Enter() {
   const entered = useRef(false);
   const look = useQuery({
     queryKey: ['link', token],
-    queryFn: () => post<Look>('/api/links/look', { token }),
+    queryFn: () => post<LookedAt>('/api/links/look', { token }),
     retry: false,
     staleTime: Infinity,
   });
@@ -80,7 +75,7 @@ export default function Enter() {
 }
 
 interface AskProps {
-  lesson: NonNullable<Look['lesson']>;
+  lesson: NonNullable<LookedAt['lesson']>;
   says: string | null;
   onEnter: (name: string) => void;
 }

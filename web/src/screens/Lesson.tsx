@@ -4,16 +4,20 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { FIRST_PAGE } from '../api/contracts';
 import { post } from '../api/http';
-import type { Finding, LessonFacts, Step } from '../api/resources';
+import type { Finding, LessonFacts, Step } from '../api/shapes';
 import { BoardPaper } from '../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../live/hooks';
-import { Notices } from '../parts/Notices';
-import { Ribbon } from '../parts/Ribbon';
-import { Waiting } from '../parts/Waiting';
-import { Words } from '../parts/Words';
-import { clockTime, day } from '../parts/times';
+import { Fallible } from '../parts/frame/Fallible';
+import { FromBelow } from '../parts/frame/FromBelow';
+import { Notices } from '../parts/frame/Notices';
+import { Ribbon } from '../parts/frame/Ribbon';
+import { Waiting } from '../parts/frame/Waiting';
+import { useWide } from '../parts/hooks/useWide';
+import { Words } from '../parts/words/Words';
+import { clockTime, day } from '../parts/words/times';
 import { ShelfContext } from '../shelf/ShelfContext';
 import { BoardSettings } from './lesson/BoardSettings';
+import { Conflicts } from './lesson/Conflicts';
 import { Invite } from './lesson/Invite';
 import { LessonBoards } from './lesson/LessonBoards';
 import { LessonMenu } from './lesson/LessonMenu';
@@ -23,20 +27,22 @@ import { Readiness } from './lesson/Readiness';
 import { Rehearse } from './lesson/Rehearse';
 import { RunSheet } from './lesson/RunSheet';
 import { StepInspector } from './lesson/StepInspector';
+import { edits } from './lesson/LessonEditing';
 import { useLesson, type NewBoardFacts } from './lesson/useLesson';
 import { WhatIsNew } from './lesson/WhatIsNew';
 
 /** Preparing a lesson, in the geometry of the class at rest; for students, what is open to them of it. */
 export default function Lesson() {
   const { id } = useParams();
-  const editing = useLesson(id!);
-  if (!editing.lesson) return <Waiting says={editing.error?.message ?? 'Opening the lesson'} />;
-  if (editing.lesson.role === 'student') return <LessonOutside lesson={editing.lesson} />;
-  return <Opened key={id} lesson={editing.lesson} editing={editing} />;
+  return <LessonById key={id} id={id!} />;
 }
 
-/** How long after the last change of a board readiness is looked at again, ms. */
-const LOOK_AGAIN = 8_000;
+function LessonById({ id }: { id: string }) {
+  const editing = useLesson(id);
+  if (!editing.lesson) return <Waiting says={editing.error?.message ?? 'Opening the lesson'} />;
+  if (editing.lesson.role === 'student') return <LessonOutside lesson={editing.lesson} />;
+  return <Opened lesson={editing.lesson} editing={editing} />;
+}
 
 function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<typeof useLesson> }) {
   const client = useLiveClient('lesson', lesson.id);
@@ -50,24 +56,21 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
   const [page, setPage] = useState<string | null>(null);
   const [wanted, setWanted] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
+  const wide = useWide();
+  const [panel, setPanel] = useState<'sheet' | 'step' | null>(null);
   const [inspector, setInspector] = useState<HTMLElement | null>(null);
   const step = lesson.steps.find((candidate) => candidate.id === selected) ?? lesson.steps[0];
   const board = lesson.boards.find((candidate) => candidate.id === (looking ?? step?.board));
   const ends = lesson.starts_at + lesson.minutes * 60_000;
   const shown = page ?? board?.first_page ?? FIRST_PAGE;
 
-  const { again } = editing;
-  useEffect(() => {
-    const timer = setInterval(() => void again(), LOOK_AGAIN);
-    return () => clearInterval(timer);
-  }, [again]);
   const boardId = board?.id;
   useEffect(() => {
     if (boardId) void post(`/api/boards/${boardId}/visits`).catch(() => undefined);
   }, [boardId]);
 
-  const change = (id: string, changes: Partial<Step>) =>
-    editing.setSteps(lesson.steps.map((candidate) => (candidate.id === id ? { ...candidate, ...changes } : candidate)));
+  const { edit } = editing;
+  const change = (id: string, changes: Partial<Step>) => edit(edits.step(id, changes));
   const make = async (facts: NewBoardFacts) => {
     const made = await editing.addBoard(facts);
     if (step) change(step.id, { board: made.id });
@@ -90,6 +93,65 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
   };
   const shelf = useMemo(() => ({ course: lesson.course_id }), [lesson.course_id]);
 
+  const runSheet = <RunSheet lesson={lesson} selected={step?.id ?? null} onSelect={select} onEdit={edit} />;
+  const inspecting = (
+    <Box
+      component="aside"
+      aria-label="Inspector"
+      tabIndex={0}
+      sx={{
+        width: { xs: 1, md: 268 },
+        flex: 'none',
+        bgcolor: 'background.paper',
+        borderLeft: 1,
+        borderColor: 'divider',
+        p: 1.75,
+        overflowY: 'auto',
+      }}
+    >
+      <Box ref={setInspector} sx={{ '&:not(:empty)': { mb: 2.5, pb: 2.5, borderBottom: 1, borderColor: 'divider' } }} />
+      <WhatIsNew lesson={lesson} onBoard={look} />
+      {step && (
+        <StepInspector
+          key={step.id}
+          lesson={lesson}
+          step={step}
+          onChange={(changes) => change(step.id, changes)}
+          onRemove={() => edit(edits.remove(step.id))}
+          onRecordFrom={(record_from) => edit(() => ({ record_from }))}
+          onNewBoard={() => setMaking(true)}
+        />
+      )}
+      {board && (
+        <Box sx={{ mt: 3 }}>
+          <BoardSettings
+            key={board.id}
+            board={board}
+            page={shown}
+            onChange={(changes) => editing.changeBoard({ ...changes, id: board.id })}
+          />
+        </Box>
+      )}
+      <LessonBoards lesson={lesson} shown={board?.id ?? null} onBoard={look} onNew={() => setMaking(true)} />
+      <Box component="h2" sx={{ typography: 'h2', mt: 3, mb: 2 }}>
+        This lesson
+      </Box>
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <Words
+          label="Title of the lesson"
+          value={lesson.title}
+          onSave={(title) => title.trim() && edit(() => ({ title: title.trim() }))}
+        />
+        <Words
+          label="Length of the class, minutes"
+          numeric
+          value={String(lesson.minutes)}
+          onSave={(text) => edit(() => ({ minutes: Math.min(Math.max(Number(text), 5), 600) }))}
+        />
+      </Box>
+    </Box>
+  );
+
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Ribbon
@@ -110,22 +172,24 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
           Go to the doors
         </Button>
       </Ribbon>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        <RunSheet lesson={lesson} selected={step?.id ?? null} onSelect={select} onSteps={editing.setSteps} />
+      <Conflicts conflicts={editing.conflicts} onClose={editing.forgetConflicts} />
+      <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
+        {wide && runSheet}
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
           {client && board ? (
             <LiveContext value={client}>
               <ShelfContext value={shelf}>
-                <BoardPaper
-                  key={board.id}
-                  id={board.id}
-                  title={board.name}
-                  page={shown}
-                  onPage={setPage}
-                  mayDraw
-                  inspector={inspector}
-                  wanted={wanted}
-                />
+                <Fallible what="The board" of={board.id}>
+                  <BoardPaper
+                    key={board.id}
+                    id={board.id}
+                    title={board.name}
+                    page={shown}
+                    onPage={setPage}
+                    inspector={inspector}
+                    wanted={wanted}
+                  />
+                </Fallible>
               </ShelfContext>
               <Notices />
             </LiveContext>
@@ -133,65 +197,21 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
             <NoBoard step={step} onNewBoard={() => setMaking(true)} />
           )}
         </Box>
-        <Box
-          component="aside"
-          aria-label="Inspector"
-          tabIndex={0}
-          sx={{
-            width: 268,
-            flex: 'none',
-            bgcolor: 'background.paper',
-            borderLeft: 1,
-            borderColor: 'divider',
-            p: 1.75,
-            overflowY: 'auto',
-          }}
-        >
-          <Box
-            ref={setInspector}
-            sx={{ '&:not(:empty)': { mb: 2.5, pb: 2.5, borderBottom: 1, borderColor: 'divider' } }}
-          />
-          <WhatIsNew lesson={lesson} onBoard={look} />
-          {step && (
-            <StepInspector
-              key={step.id}
-              lesson={lesson}
-              step={step}
-              onChange={(changes) => change(step.id, changes)}
-              onRemove={() => editing.setSteps(lesson.steps.filter(({ id }) => id !== step.id))}
-              onRecordFrom={(record_from) => editing.save({ record_from })}
-              onNewBoard={() => setMaking(true)}
-            />
-          )}
-          {board && (
-            <Box sx={{ mt: 3 }}>
-              <BoardSettings
-                key={board.id}
-                board={board}
-                page={shown}
-                onChange={(changes) => editing.changeBoard({ ...changes, id: board.id })}
-              />
-            </Box>
-          )}
-          <LessonBoards lesson={lesson} shown={board?.id ?? null} onBoard={look} onNew={() => setMaking(true)} />
-          <Box component="h2" sx={{ typography: 'h2', mt: 3, mb: 2 }}>
-            This lesson
-          </Box>
-          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
-            <Words
-              label="Title of the lesson"
-              value={lesson.title}
-              onSave={(title) => title.trim() && editing.save({ title: title.trim() })}
-            />
-            <Words
-              label="Length of the class, minutes"
-              numeric
-              value={String(lesson.minutes)}
-              onSave={(text) => editing.save({ minutes: Math.min(Math.max(Number(text), 5), 600) })}
-            />
-          </Box>
-        </Box>
+        {wide && inspecting}
+        {!wide && panel && (
+          <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? runSheet : inspecting}</FromBelow>
+        )}
       </Box>
+      {!wide && (
+        <Box sx={{ flex: 'none', display: 'flex', gap: 1, p: 1 }}>
+          <Button aria-expanded={panel === 'sheet'} onClick={() => setPanel(panel === 'sheet' ? null : 'sheet')}>
+            Run sheet
+          </Button>
+          <Button aria-expanded={panel === 'step'} onClick={() => setPanel(panel === 'step' ? null : 'step')}>
+            {step ? `About “${step.title}”` : 'About this lesson'}
+          </Button>
+        </Box>
+      )}
       <Readiness findings={lesson.to_mend} onGo={mend} />
       {making && (
         <NewBoard

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
-import { Shell } from '../parts/Shell';
+import { Shell } from '../parts/frame/Shell';
 
 /** For addresses that lead nowhere. */
 export default function NotFound() {

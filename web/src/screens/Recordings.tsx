@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { get } from '../api/http';
-import type { RecordingRow } from '../api/resources';
-import { Shell } from '../parts/Shell';
-import { Waiting } from '../parts/Waiting';
-import { clockTime, day, duration } from '../parts/times';
+import type { RecordingRow } from '../api/shapes';
+import { Shell } from '../parts/frame/Shell';
+import { Waiting } from '../parts/frame/Waiting';
+import { clockTime, day, duration } from '../parts/words/times';
 
 /** All recordings one may watch, newest first. */
 export default function Recordings() {

@@ -5,11 +5,12 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type DragEvent } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
+import { MOST_LISTED } from '../api/contracts';
 import { get } from '../api/http';
-import type { Course, Material } from '../api/resources';
-import { CourseField } from '../parts/CourseField';
-import { Shell } from '../parts/Shell';
-import { Waiting } from '../parts/Waiting';
+import type { Course, Material } from '../api/shapes';
+import { CourseField } from '../parts/fields/CourseField';
+import { Shell } from '../parts/frame/Shell';
+import { Waiting } from '../parts/frame/Waiting';
 import { BringFiles } from '../shelf/BringFiles';
 import { UploadList } from '../shelf/UploadList';
 import { useMaterials } from '../shelf/useMaterials';
@@ -17,6 +18,7 @@ import { useUploads } from '../shelf/useUploads';
 import { AddLink } from './shelf/AddLink';
 import { MaterialRow } from './shelf/MaterialRow';
 import { usePastedFiles } from './shelf/usePastedFiles';
+import { TheRest } from '../parts/words/TheRest';
 
 const SORTS = [
   ['newest', 'Newest first'],
@@ -121,6 +123,7 @@ function OneShelf({ course, children }: { course: string; children: React.ReactN
         <UploadList uploads={uploads} />
         <List
           materials={shown}
+          known={all.length}
           loaded={!!materials.data}
           search={search}
           open={open}
@@ -134,6 +137,8 @@ function OneShelf({ course, children }: { course: string; children: React.ReactN
 
 interface ListProps {
   materials: Material[];
+  /** How many the server told of, before a label was chosen. */
+  known: number;
   loaded: boolean;
   search: string;
   open: string | null;
@@ -141,7 +146,7 @@ interface ListProps {
   course: string;
 }
 
-function List({ materials, loaded, search, open, onOpen, course }: ListProps) {
+function List({ materials, known, loaded, search, open, onOpen, course }: ListProps) {
   if (loaded && materials.length === 0)
     return (
       <Box sx={{ py: 5, textAlign: 'center', color: 'text.secondary' }}>
@@ -159,6 +164,7 @@ function List({ materials, loaded, search, open, onOpen, course }: ListProps) {
           onOpen={() => onOpen(open === material.id ? null : material.id)}
         />
       ))}
+      <TheRest count={known} most={MOST_LISTED.materials!} what="materials" />
     </Box>
   );
 }

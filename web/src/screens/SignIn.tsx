@@ -5,10 +5,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { post, Refused } from '../api/http';
-import { Brand } from '../parts/Brand';
+import { Brand } from '../parts/frame/Brand';
 
 /** Signing in with an account. Students with a link never need this page. */
-export function SignIn() {
+export default function SignIn() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [error, setError] = useState<string | null>(null);

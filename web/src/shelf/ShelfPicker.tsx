@@ -5,14 +5,16 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Material, Slide } from '../api/resources';
-import { thumbnailAddress } from '../board/addresses';
+import type { Material, Slide } from '../api/shapes';
+import { thumbnailAddress } from '../board/page/addresses';
 import { BringFiles } from './BringFiles';
 import { Thumb } from './Thumb';
 import { UploadList } from './UploadList';
 import { useMaterial, useMaterials } from './useMaterials';
 import { useUploads } from './useUploads';
 import { stateOf } from './words';
+import { MOST_LISTED } from '../api/contracts';
+import { TheRest } from '../parts/words/TheRest';
 
 interface Props {
   course: string;
@@ -69,6 +71,7 @@ export function ShelfPicker({ course, onClose, onSlide, onBoard }: Props) {
                     {material.findings.map((finding) => (
                       <Box key={finding.code}>{finding.says}</Box>
                     ))}
+                    <TheRest count={materials.data?.length ?? 0} most={MOST_LISTED.materials!} what="materials" />
                   </Box>
                 </Box>
                 {onBoard && material.state === 'ready' && (

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
-import type { Material } from '../api/resources';
-import { thumbnailAddress } from '../board/addresses';
+import type { Material } from '../api/shapes';
+import { thumbnailAddress } from '../board/page/addresses';
 import { Waveform } from './Waveform';
 
 const WIDTH = 112;

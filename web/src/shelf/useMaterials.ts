@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../api/http';
-import type { Material, Slide } from '../api/resources';
+import type { Material, MaterialFacts } from '../api/shapes';
 import { underway } from './words';
 
 const AGAIN = 1_000;
@@ -20,7 +20,7 @@ export function useMaterials(course: string, search = '', sort = 'newest') {
 export function useMaterial(id: string, version: number) {
   return useQuery({
     queryKey: ['material', id, version],
-    queryFn: () => get<Material & { slides: Slide[] }>(`/api/materials/${id}`),
+    queryFn: () => get<MaterialFacts>(`/api/materials/${id}`),
     refetchInterval: (query) => (query.state.data && underway(query.state.data) ? AGAIN : false),
   });
 }

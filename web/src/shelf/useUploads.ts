@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Refused } from '../api/http';
 import { upload, type UploadRequest } from '../api/upload';
 import { newId } from '../live/LiveClient';
@@ -17,6 +17,13 @@ export function useUploads(request: UploadRequest, onDone?: (id: string) => void
   const queries = useQueryClient();
   const [list, setList] = useState<Underway[]>([]);
   const controllers = useRef(new Map<string, AbortController>());
+  const here = useRef(true);
+  useEffect(() => {
+    here.current = true;
+    return () => {
+      here.current = false;
+    };
+  }, []);
 
   const change = useCallback(
     (id: string, facts: Partial<Underway>) =>
@@ -38,7 +45,9 @@ export function useUploads(request: UploadRequest, onDone?: (id: string) => void
       );
       forget(id);
       await queries.invalidateQueries({ queryKey: ['materials'] });
-      onDone?.(made);
+      await queries.invalidateQueries({ queryKey: ['desk'] });
+      // Whoever has gone on to something else is not taken away from it.
+      if (here.current) onDone?.(made);
     } catch (error) {
       if (controller.signal.aborted) forget(id);
       else

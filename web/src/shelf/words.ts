@@ -1,5 +1,5 @@
-import type { Material } from '../api/resources';
-import { count, duration } from '../parts/times';
+import type { Material } from '../api/shapes';
+import { count, duration } from '../parts/words/times';
 
 const MEGABYTE = 1024 * 1024;
 
@@ -13,7 +13,7 @@ export function stateOf(material: Material): string {
   if (material.state === 'waiting') return 'waiting to be opened';
   if (material.state === 'working') return 'being made into slides';
   if (material.state === 'failed') return 'could not be opened';
-  const length = material.facts.seconds === undefined ? '' : duration(material.facts.seconds * 1000);
+  const length = material.facts.seconds == null ? '' : duration(material.facts.seconds * 1000);
   if (material.kind === 'sound') return `sound, ${length}`;
   if (material.kind === 'clip') return `clip, ${length}`;
   if (material.kind === 'picture') return 'picture';

@@ -32,6 +32,9 @@ const heading = (size: number, weight = 700) => ({
   lineHeight: 1.2,
 });
 
+/** Where fingers are likely, what can be pressed is at least 44 px. */
+export const TOUCHED = '@media (pointer: coarse), (max-width: 899.95px)';
+
 /** Veranda's own theme: light by day, dusk when the device asks for a dark one. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'media' },
@@ -77,11 +80,20 @@ export const theme = createTheme({
           borderRadius: 10,
           lineHeight: 1.3,
           '&.Mui-disabled': { color: t.vars.palette.text.secondary },
+          [TOUCHED]: { minHeight: 44, minWidth: 44 },
         }),
         outlined: ({ theme: t }) => ({
           borderColor: t.vars.palette.divider,
           backgroundColor: t.vars.palette.background.paper,
         }),
+      },
+    },
+    MuiIconButton: { styleOverrides: { root: { [TOUCHED]: { minHeight: 44, minWidth: 44 } } } },
+    MuiMenuItem: { styleOverrides: { root: { minHeight: 34, [TOUCHED]: { minHeight: 44 } } } },
+    MuiSwitch: {
+      styleOverrides: {
+        // The whole of a switch answers to the finger, not only its knob.
+        root: { [TOUCHED]: { '& input': { height: 44, top: -8 } } },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
@@ -107,7 +119,9 @@ export const theme = createTheme({
       },
     },
     MuiOutlinedInput: {
-      styleOverrides: { root: ({ theme: t }) => ({ backgroundColor: t.vars.palette.background.paper }) },
+      styleOverrides: {
+        root: ({ theme: t }) => ({ backgroundColor: t.vars.palette.background.paper, [TOUCHED]: { minHeight: 44 } }),
+      },
     },
   },
 });

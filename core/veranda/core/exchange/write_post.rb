@@ -3,11 +3,12 @@
 module Veranda
   module Core
     module Exchange
-      # Writes to everyone in the class.
+      # Writes to everyone in a place of the class.
       class WritePost < Command
         LIMIT = 2_000
 
         on :exchange, 'exchange.post'
+        looks_at :sitting, :place
         contract do
           required(:id).value(Types::ID)
           required(:text).value(:string)
@@ -20,7 +21,7 @@ module Veranda
           raise too_long(text.length) if text.length > LIMIT
           raise Refusal.new(:post_exists, 'That post has been sent already.') if state.posts.key?(input[:id])
 
-          ['posted', { id: input[:id], to: 'everyone', name: by.name, text: text }]
+          entry('posted', { id: input[:id], to: 'everyone', name: by.name, text: text })
         end
 
         private

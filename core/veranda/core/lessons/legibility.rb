@@ -8,6 +8,9 @@ module Veranda
       module Legibility
         # Letters of this size and more, in px as seen, count as large (18 pt in WCAG's words).
         LARGE = 24
+        # The grid of tones over a slide.
+        TONES_ACROSS = 32
+        TONES_DOWN = 20
         ENOUGH = 4.5
         ENOUGH_LARGE = 3.0
 

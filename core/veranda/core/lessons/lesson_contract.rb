@@ -16,15 +16,15 @@ module Veranda
           required(:board).maybe(Types::ID)
           optional(:material).maybe(Types::ID)
           optional(:rules).maybe(:hash) do
-            Rights::RIGHTS.each_key { |right| required(right).value(:bool) }
+            Rights::RIGHTS.each_key { |right| optional(right).value(:bool) }
           end
           optional(:cues).value(:array, max_size?: Cues::MOST).each { hash(Cues::CONTRACT) }
         end
 
         CONTRACT = Contract.define do
-          required(:version).value(:integer)
+          required(:version).value(:integer, gteq?: 0, lteq?: 1_000_000_000)
           optional(:title).filled(:string, max_size?: 120)
-          optional(:starts_at).value(:integer)
+          optional(:starts_at).value(:integer, :moment?)
           optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
           optional(:record_from).maybe(Types::ID)
           optional(:steps).value(:array, max_size?: 60).each { hash(STEP) }

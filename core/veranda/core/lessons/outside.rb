@@ -11,7 +11,7 @@ module Veranda
       module Outside
         module_function
 
-        # @param board [Hash] `:audience`, `:outside`
+        # @param board [Hash] `:audience`, `:outside`; boards of old plans say nothing of the latter, which means `read`
         # @return [Boolean]
         def reads?(board) = board[:audience] == 'everyone' && board[:outside] != 'closed'
       end

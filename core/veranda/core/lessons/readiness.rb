@@ -25,11 +25,13 @@ module Veranda
         # @param materials [Array<Hash>] on those boards or steps: `{ id:, title:, state:, findings:, newer: }`
         # @param tones [#call] the colours under a slide, see {Legibility}
         # @param people [Array<Hash>] who is expected: `{ name:, role:, address: }`
+        # @param staff_only [Array<String>] ids of boards that students cannot see
         # @return [Array<Hash>] empty when all is well
-        def of(lesson, now:, boards: {}, names: {}, materials: [], tones: nil, people: [])
+        def of(lesson, now:, boards: {}, names: {}, materials: [], tones: nil, people: [], staff_only: [])
           return [finding(:no_steps, 'The run sheet is empty.')] if lesson[:steps].empty?
 
-          [too_long(lesson), *steps_without_board(lesson), *empty_boards(lesson, boards, names), *materials_failed(materials),
+          [too_long(lesson), *steps_without_board(lesson), *empty_boards(lesson, boards, names), *unseen_boards(lesson, names, staff_only),
+           *materials_failed(materials),
            *letters(boards, names, tones), *people_without_address(people), past(lesson, now), recording_off(lesson)].compact
         end
 
@@ -54,6 +56,17 @@ module Veranda
           end
         end
         private_class_method :empty_boards
+
+        # What a step or cue would put on show must be for everyone.
+        def unseen_boards(lesson, names, staff_only)
+          lesson[:steps].flat_map do |step|
+            shown = [step[:board], *(step[:cues] || []).map { |cue| cue[:board] }].compact.uniq & staff_only
+            shown.map do |board|
+              finding(:staff_board, "“#{step[:title]}” would show “#{names[board]}”, which is for staff.", step: step[:id], board: board)
+            end
+          end
+        end
+        private_class_method :unseen_boards
 
         def bare?(board) = board && board.marks.empty? && board.page_facts.empty?
         private_class_method :bare?

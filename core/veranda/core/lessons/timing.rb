@@ -13,9 +13,11 @@ module Veranda
 
         # @param sitting [Sittings::Sitting]
         # @param now [Integer] ms since the epoch
-        def initialize(sitting, now)
+        # @param shortest [Hash{String => Integer}] fewest minutes by step, for {#squeeze}
+        def initialize(sitting, now, shortest: {})
           @sitting = sitting
           @now = sitting.ended? ? sitting.ended_at : now
+          @shortest = shortest
         end
 
         # @return [Integer] ms given to a step, minutes added in class included
@@ -41,13 +43,12 @@ module Veranda
         # @return [Integer] ms late; negative when early
         def drift = projected_end - planned_end
 
-        # @return [Hash] for the run strip; `state` is `past`, `now` or `next`
+        # @return [Hash] for the run strip; `state` is `past`, `now` or `next`. What could be squeezed is for staff.
         def to_h
           stretches = @sitting.steps.map do |step|
             { step: step[:id], title: step[:title], planned: planned(step), spent: spent(step), state: state(step) }
           end
-          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift,
-            squeeze: squeeze }
+          { at: @now, stretches: stretches, planned_end: planned_end, projected_end: projected_end, drift: drift }
         end
 
         # When late by a minute or more: what the steps to come could give, so that the class ends in time, or
@@ -57,7 +58,10 @@ module Veranda
           late = (drift / MINUTE.to_f).floor
           return [] unless late.positive? && @sitting.step && !@sitting.ended?
 
-          coming = remaining.drop(1).map { |step| step.slice(:id, :shortest).merge(minutes: planned(step) / MINUTE) }
+          coming = remaining.drop(1).map do |step|
+            minutes = planned(step) / MINUTE
+            { id: step[:id], minutes: minutes, shortest: @shortest.fetch(step[:id], minutes) }
+          end
           off = Squeeze.call(coming, [late, Squeeze.slack(coming)].min)
           off.map { |step, less| { step: step, less: less } }
         end

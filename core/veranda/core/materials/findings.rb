@@ -84,7 +84,8 @@ module Veranda
         def large(seen)
           return unless seen[:size] && seen[:size] > Limits::LARGE
 
-          { code: :large, says: "This file has #{seen[:size] / Limits::MEGABYTE} MB. Weak connections will wait for it." }
+          seconds = seen[:size].fdiv(Limits::WEAK_BYTES_PER_SECOND).round
+          { code: :large, says: "This file has #{seen[:size] / Limits::MEGABYTE} MB, which takes #{seconds} s on a weak connection (10 Mbit/s)." }
         end
         private_class_method :large
 

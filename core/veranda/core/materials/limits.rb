@@ -6,9 +6,12 @@ module Veranda
       # How much of anything is taken.
       module Limits
         MEGABYTE = 1024 * 1024
-        # A larger file is not taken; one over {LARGE} is, with a warning.
+        # A larger file is not taken.
         MOST_BYTES = 512 * MEGABYTE
-        LARGE = 25 * MEGABYTE
+        # A weak connection brings 10 Mbit/s, in bytes; what takes it over 30 s is told.
+        WEAK_BYTES_PER_SECOND = 1_250_000
+        LONGEST_WAIT = 30
+        LARGE = WEAK_BYTES_PER_SECOND * LONGEST_WAIT
         MOST_SLIDES = 300
         MANY_SLIDES = 200
         # Points of a picture, width times height.
@@ -16,6 +19,8 @@ module Veranda
         # What a zip may unpack to.
         MOST_UNPACKED = 1024 * MEGABYTE
         MOST_ENTRIES = 10_000
+        # On a list; of a larger shelf one finds the rest by searching.
+        MOST_LISTED = 500
 
         module_function
 

@@ -23,7 +23,7 @@ module Veranda
           weights = settings[:weights] || [1] * settings[:labels].length
           at = rng.rand * weights.sum
           sums = weights.each_with_object([]) { |weight, so_far| so_far << (so_far.last || 0) + weight }
-          { index: sums.index { |sum| at < sum } || (sums.length - 1), turn: (360 * at / weights.sum).round(1) }
+          { index: sums.index { |sum| at < sum } || sums.length.pred, turn: (360 * at / weights.sum).round(1) }
         end
       end
     end

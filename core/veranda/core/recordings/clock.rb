@@ -26,15 +26,15 @@ module Veranda
         def length = @stretches.sum { |from, to| to - from }
 
         # @param time [Integer] ms into the recording; held within its length
-        # @return [Integer] ms since the epoch
+        # @return [Integer] ms since the epoch; where two stretches meet, the beginning of the later one
         def wall(time)
           left = time.clamp(0, length)
           @stretches.each do |from, to|
-            return from + left if left <= to - from
+            return from + left if left < to - from
 
             left -= to - from
           end
-          0
+          @stretches.any? ? @stretches.last.last : 0
         end
 
         # @param wall [Integer] ms since the epoch
@@ -45,6 +45,9 @@ module Veranda
 
         # @return [Boolean] whether that moment can be seen
         def covers?(wall) = @stretches.any? { |from, to| wall.between?(from, to) }
+
+        # @return [Boolean] whether any moment between two can be seen
+        def overlaps?(from, to) = @stretches.any? { |start, stop| from < stop && to > start }
 
         private
 

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'set'
+
 module Veranda
   module Core
     module Recordings
@@ -20,12 +22,8 @@ module Veranda
           @clock ||= Clock.new(@sitting.stretches.map { |stretch| stretch.values_at(:from, :to) }, cuts: @cuts)
         end
 
-        # What a student of the class could read. Staff boards are never part of it.
-        # @return [Array<String>] names of streams
-        def streams
-          watcher = Person.new(id: 'watcher', name: 'Watcher', role: 'student')
-          Streams::Audience.readable(watcher, @sitting)
-        end
+        # @return [Array<String>] names of streams, see {Access.recorded}
+        def streams = Access.recorded(@sitting)
 
         # Chapters begin where the class moved to another step. Those that were cut out
         # whole are left out.
@@ -39,16 +37,60 @@ module Veranda
           starts.zip(ends).filter_map { |(from, title), to| { title: title, from: from, to: to } if to > from }
         end
 
-        # What may be shown of an entry, placed in recording time.
+        # Kinds of entries that tell who came and went, and those that only count while they are seen or heard.
+        PRESENCE = %w[joined seated dropped left].freeze
+        PASSING = %w[pointed posted].freeze
+
+        # What may be shown of an entry, placed in recording time. What changed while nothing was recorded is shown when the
+        # recording goes on; what was only said or pointed at is not.
         # @param entry [Streams::Entry]
         # @param deleted [Set<String>] ids of posts that were deleted later on
-        # @return [Hash, nil] nil when it falls outside, or was a post taken back
-        def place(entry, deleted:)
-          return unless clock.covers?(entry.at)
+        # @param people [Set<String>] who was there while it was recorded
+        # @return [Hash, nil] nil when it is no part of the recording
+        def place(entry, deleted:, people:)
+          return if PASSING.include?(entry.kind) && !clock.covers?(entry.at)
           return if entry.kind == 'posted' && deleted.include?(entry.body[:id])
 
-          { stream: entry.stream, seq: entry.seq, t: clock.time(entry.at), at: entry.at, by: entry.actor,
-            kind: entry.kind, body: entry.body }
+          body = PRESENCE.include?(entry.kind) ? presence(entry, people) : entry.body
+          body && { stream: entry.stream, seq: entry.seq, t: clock.time(entry.at), at: entry.at, by: entry.actor,
+                    kind: entry.kind, body: body }
+        end
+
+        # @param posts [Array<Hash>]
+        # @return [Array<Hash>] those that are part of the recording
+        def posts(posts, deleted:)
+          posts.select { |post| clock.covers?(post[:at]) && !post[:deleted_by] && !deleted.include?(post[:id]) }
+        end
+
+        # @param entries [Array<Streams::Entry>] of the class
+        # @return [Set<String>] ids of everyone who was there at any recorded moment
+        def people(entries)
+          since = {}
+          stays = entries.flat_map { |entry| stays_ended_by(entry, since) }
+          stays += since.map { |person, from| [person, from, Float::INFINITY] }
+          stays.select { |_, from, to| clock.overlaps?(from, to) }.to_set(&:first)
+        end
+
+        private
+
+        # @param since [Hash{String => Integer}] when those who are there came; changed in place
+        # @return [Array<Array(String, Integer, Integer)>] person, from and to
+        def stays_ended_by(entry, since)
+          case entry.kind
+          when 'joined' then entry.body[:people].each { |person| since[person[:id]] ||= entry.at }
+          when 'left', 'dropped'
+            from = since.delete(entry.actor)
+            return [[entry.actor, from, entry.at]] if from
+          end
+          []
+        end
+
+        def presence(entry, people)
+          return (entry.body if people.include?(entry.actor)) unless entry.body[:people]
+
+          id = ->(person) { person.is_a?(Hash) ? person[:id] : person }
+          known = entry.body[:people].select { |person| people.include?(id.call(person)) }
+          entry.body.merge(people: known) if known.any?
         end
       end
     end

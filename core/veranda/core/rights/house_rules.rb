@@ -12,9 +12,9 @@ module Veranda
       # Immutable. Setting a right for all forgets the exceptions to it, so that
       # "nobody draws" means nobody.
       class HouseRules
-        DEFAULT = { draw: true, post: true, props: true }.freeze
+        DEFAULT = { draw: true, post: true, props: true, arrange: false }.freeze
 
-        # @param for_all [Hash{Symbol => Boolean}]
+        # @param for_all [Hash{Symbol => Boolean}] rights it does not name are as in {DEFAULT}
         # @param exceptions [Hash{Symbol => Hash{String => Boolean}}]
         def initialize(for_all = {}, exceptions = {})
           @for_all = DEFAULT.merge(for_all).freeze

@@ -12,7 +12,7 @@ module Veranda
           return if sitting.ended?
 
           going_on!
-          ['ended', {}]
+          entry('ended')
         end
       end
     end

@@ -14,7 +14,7 @@ module Veranda
           raise Refusal.new(:no_step_yet, 'The first step has not begun.') unless sitting.step
           return if input[:minutes].zero?
 
-          ['extended', { step: sitting.step[:id], minutes: input[:minutes] }]
+          entry('extended', { step: sitting.step[:id], minutes: input[:minutes] })
         end
       end
     end

@@ -3,27 +3,47 @@
 module Veranda
   module Core
     module Sittings
-      # Someone's first connection, or their return. Before the doors open they wait.
+      # Someone's first connection, or their return. Staff come in at any time; others wait until the doors
+      # open. Who comes back, comes back to the place they were in.
       class Join < SittingCommand
         on :sitting, 'class.join'
+        touches :staff, :waiting
+        begins :own
 
         CAPACITY = 1_000
 
         def decide
           raise Refusal.new(:class_ended, 'This class has ended. Ask for the link to its recording.') if sitting.ended?
-
-          seat = sitting.seats[by.id]
           return if seat&.here?
 
-          full! unless seat
-
-          ['joined', { name: by.name, role: by.role }]
+          room! unless seat
+          by.staff? || seat || sitting.open? ? come_in : wait
         end
 
         private
 
-        def full!
-          return if sitting.present.length < CAPACITY
+        def come_in
+          to = seat&.place || Places::MAIN
+          [entry('joined', { people: [facts], place: to }), placed(to), no_more_waiting,
+           (entry('host_came', { id: by.id, name: by.name }, on: :waiting) if by.staff?)]
+        end
+
+        def wait
+          [(entry('waits', facts, on: :staff) unless plan.waiting.key?(by.id)), placed(Places::WAITING)]
+        end
+
+        def no_more_waiting
+          entry('waits_no_more', { people: [by.id] }, on: :staff) if plan.waiting.key?(by.id)
+        end
+
+        def placed(place)
+          entry('placed', { place: place }, on: :own) unless scene.of(:own).place == place
+        end
+
+        def facts = { id: by.id, name: by.name, role: by.role }
+
+        def room!
+          return if sitting.present.length + plan.waiting.length < CAPACITY
 
           raise Refusal.new(:class_full, "This class is full (#{CAPACITY} people).")
         end

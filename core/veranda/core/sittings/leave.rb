@@ -3,13 +3,28 @@
 module Veranda
   module Core
     module Sittings
-      # Someone left, by choice or because they did not come back in time.
-      class Leave < SittingCommand
+      # Someone left, by choice or because they did not come back in time. Their hand goes down.
+      class Leave < Drop
         on :sitting, 'class.leave'
+        touches { |concern| [Streams::StreamName.place(concern.sitting_id, concern.input[:place])] }
+        # `place` is where they are, as the server last knew.
+        contract do
+          required(:place).value(Types::ID)
+          optional(:since).value(:integer)
+        end
 
         def decide
-          seat = sitting.seats[by.id]
-          ['left', {}] unless seat.nil? || seat.presence == 'left' || sitting.ended?
+          return if sitting.ended? || changed_since?
+          return super if plan.waiting.key?(by.id)
+
+          [entry('left'), host_went, *hand_down] unless seat.nil? || seat.left?
+        end
+
+        private
+
+        def hand_down
+          stream = Streams::StreamName.place(sitting.id, input[:place])
+          [entry('hand_lowered', { person: by.id }, on: stream)] if scene.of(stream).hands.include?(by.id)
         end
       end
     end

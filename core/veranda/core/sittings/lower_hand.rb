@@ -5,7 +5,7 @@ module Veranda
     module Sittings
       # Takes down one's own hand; staff may take down anyone's.
       class LowerHand < SittingCommand
-        on :sitting, 'class.lower_hand'
+        on :place, 'class.lower_hand'
         contract { optional(:person).value(Types::ID) }
 
         def decide
@@ -13,7 +13,7 @@ module Veranda
           person = input[:person] || by.id
           staff!('Only instructors and assistants take down the hand of another.') unless person == by.id
 
-          ['hand_lowered', { person: person }] if sitting.hands.include?(person)
+          entry('hand_lowered', { person: person }) if place.hands.include?(person)
         end
       end
     end

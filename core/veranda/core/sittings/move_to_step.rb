@@ -3,10 +3,13 @@
 module Veranda
   module Core
     module Sittings
-      # Goes to a step of the run sheet; its board comes on show. Recording begins by itself at
-      # the planned step, unless somebody has already switched it by hand.
+      # Goes to a step of the run sheet; in the main room its board comes on show and its rules are in force. A board for
+      # staff does not come on show. Recording begins by itself at the planned step, unless somebody has
+      # already switched it by hand.
       class MoveToStep < SittingCommand
         on :sitting, 'class.move'
+        touches :main
+        looks_at :staff
         contract { required(:step).value(Types::ID) }
 
         def decide
@@ -15,16 +18,26 @@ module Veranda
           raise Refusal.new(:no_such_step, 'That step is not on this run sheet.') unless sitting.step_by_id(input[:step])
           return if sitting.step&.fetch(:id) == input[:step]
 
-          ['moved', { step: input[:step], record: record? || nil }.compact]
+          [entry('moved', { step: input[:step] }), (entry('recording', { on: true, planned: true }) if record?), *board, *rules]
         end
 
         private
 
-        def record?
-          return false if sitting.record_by_hand || sitting.stretches.any? || sitting.record_from.nil?
+        def step = plan.step(input[:step]) || {}
 
-          order = sitting.steps.map { |step| step[:id] }
-          order.index(input[:step]) >= (order.index(sitting.record_from) || 0)
+        def board
+          return [] unless step[:board] && plan.open_board(step[:board])
+
+          [entry('shown', { board: step[:board], page: plan.first_page(step[:board]) }, on: :main)]
+        end
+
+        def rules = step[:rules] ? [entry('rules_set', { rules: step[:rules] }, on: :main)] : []
+
+        def record?
+          return false if sitting.record_by_hand || sitting.stretches.any? || plan.record_from.nil?
+
+          order = sitting.steps.map { |one| one[:id] }
+          order.index(input[:step]) >= (order.index(plan.record_from) || 0)
         end
       end
     end

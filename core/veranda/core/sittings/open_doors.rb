@@ -3,7 +3,7 @@
 module Veranda
   module Core
     module Sittings
-      # Lets everyone who waits, and everyone who comes later, into the class.
+      # Opens the class: whoever comes from now on comes in. Those who wait are let in right after ({LetIn}).
       class OpenDoors < SittingCommand
         on :sitting, 'class.open'
 
@@ -11,7 +11,7 @@ module Veranda
           staff!('Only instructors and assistants open the doors.')
           raise Refusal.new(:class_ended, 'This class has ended. Plan another one to teach the lesson again.') if sitting.ended?
 
-          ['opened', {}] unless sitting.open?
+          entry('opened') unless sitting.open?
         end
       end
     end

@@ -5,13 +5,13 @@ module Veranda
     module Sittings
       # Asks to be heard; hands queue in order of asking.
       class RaiseHand < SittingCommand
-        on :sitting, 'class.raise_hand'
+        on :place, 'class.raise_hand'
 
         def decide
           going_on!
-          raise Refusal.new(:not_here, 'Join the class first.') unless sitting.seats[by.id]
+          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && seat.place == here
 
-          ['hand_raised', {}] unless sitting.hands.include?(by.id)
+          entry('hand_raised') unless place.hands.include?(by.id)
         end
       end
     end

@@ -11,7 +11,7 @@ module Veranda
         def decide
           staff!('Only instructors and assistants switch the recording.')
           going_on!
-          ['recording', input] unless sitting.recording? == input[:on]
+          entry('recording', input) unless sitting.recording? == input[:on]
         end
       end
     end

@@ -4,9 +4,10 @@ module Veranda
   module Core
     module Sittings
       # One person's place in a class. `presence` is `here`, `dropped` (connection lost, seat
-      # kept for {GRACE}) or `left`.
-      Seat = Struct.new(:id, :name, :role, :presence, :since, keyword_init: true) do
+      # kept for {GRACE}) or `left`; `place` is where they are, see {Places}; `since` is ms since the epoch.
+      Seat = Struct.new(:id, :name, :role, :place, :presence, :since, keyword_init: true) do
         def here? = presence == 'here'
+        def left? = presence == 'left'
         def staff? = Person::STAFF.include?(role)
       end
 

@@ -3,9 +3,9 @@
 module Veranda
   module Core
     module Sittings
-      # Gives or takes a right, for all students or as an exception for one.
+      # Gives or takes a right in a place, for all students or as an exception for one.
       class SetRight < SittingCommand
-        on :sitting, 'class.rule'
+        on :place, 'class.rule'
         contract do
           required(:right).value(:string, included_in?: Rights::RIGHTS.keys.map(&:to_s))
           required(:allow).value(:bool)
@@ -19,8 +19,8 @@ module Veranda
           person = input[:person]
           raise Refusal.new(:not_here, 'That person is not in this class.') if person && !sitting.seats[person]
 
-          changed = sitting.rules.set(input[:right].to_sym, input[:allow], person: person)
-          ['ruled', input] unless changed.to_h == sitting.rules.to_h
+          changed = place.rules.set(input[:right].to_sym, input[:allow], person: person)
+          entry('ruled', input) unless changed.to_h == place.rules.to_h
         end
       end
     end

@@ -3,9 +3,10 @@
 module Veranda
   module Core
     module Sittings
-      # Brings a board, or another page of it, on show for everyone.
+      # Brings a board, or another page of it, on show for everyone in a place.
       class Show < SittingCommand
-        on :sitting, 'class.show'
+        on :place, 'class.show'
+        looks_at :staff
         contract do
           required(:board).value(Types::ID)
           required(:page).value(Types::ID)
@@ -14,11 +15,9 @@ module Veranda
         def decide
           staff!('Only instructors and assistants choose what is on show.')
           going_on!
-          board = sitting.boards.find { |candidate| candidate[:id] == input[:board] }
-          raise Refusal.new(:no_such_board, 'That board does not belong to this class.') unless board
-          raise Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.') if board[:audience] == 'staff'
+          open_board!(input[:board])
 
-          ['shown', input] unless sitting.shown == input
+          entry('shown', input) unless place.shown == input
         end
       end
     end

@@ -3,49 +3,47 @@
 module Veranda
   module Core
     module Sittings
-      # One live holding of a lesson (on screen: "class"), as its public stream tells it.
-      # Private notes are not in it, since students read this stream.
+      # One live holding of a lesson (on screen: "class"): what concerns all of it and everyone who was let in may know. What is on
+      # show and who may do what belongs to its places ({Place}); notes, cues, boards for staff
+      # and who waits are in {StaffFacts}.
       class Sitting
-        PLAN = %i[id title course starts_at minutes steps boards record_from rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves extra shown hands stretches record_by_hand timer cued].freeze
+        PLAN = %i[id title course starts_at minutes steps boards places rehearsal].freeze
+        FACTS = %i[status opened_at ended_at moves stretches record_by_hand].freeze
 
         attr_reader(*PLAN, *FACTS)
-        # @return [Hash{String => Seat}]
+        # @return [Hash{String => Integer}] ms added to steps
+        attr_reader :extra
+        # @return [Hash{String => Seat}] of everyone who was ever let in
         attr_reader :seats
-        # @return [Rights::HouseRules]
-        attr_reader :rules
 
         def initialize
           @status = 'planned'
           @steps = []
           @boards = []
+          @places = Places::FIRST
           @moves = []
           @extra = {}
-          @hands = []
           @stretches = []
-          @cued = []
           @seats = {}
-          @rules = Rights::HouseRules.new
         end
 
+        def planned? = @status == 'planned'
         def open? = @status == 'open'
         def ended? = @status == 'ended'
 
-        # @return [Hash, nil] the step the class is at: `{ id:, title:, minutes:, shortest:, board:, rules:, cues: }`
+        # @return [Hash, nil] the step the class is at: `{ id:, title:, minutes: }`
         def step = @moves.any? ? step_by_id(@moves.last[:step]) : nil
 
         def step_by_id(id) = @steps.find { |step| step[:id] == id }
-
-        # @return [String] the page of a board that comes on show first
-        def first_page(board_id)
-          @boards.find { |board| board[:id] == board_id }&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE
-        end
 
         # @return [Boolean] whether a recording runs now
         def recording? = @stretches.any? && @stretches.last[:to].nil?
 
         # @return [Array<Seat>] everyone who has not left
-        def present = @seats.each_value.reject { |seat| seat.presence == 'left' }
+        def present = @seats.each_value.reject(&:left?)
+
+        # @return [Boolean]
+        def place?(id) = @places.any? { |place| place[:id] == id }
 
         # @param entry [Streams::Entry]
         # @return [self]
@@ -57,12 +55,14 @@ module Veranda
         # @return [Integer] how much there is to write down
         def size = @seats.length
 
-        # @return [Hash] everything, for a snapshot and for its readers alike
+        # @return [Hash] everything, for a snapshot
         def to_h
           own = [*PLAN, *FACTS].to_h { |field| [field, instance_variable_get(:"@#{field}")] }
-          own.merge(seats: @seats.values.map(&:to_h), rules: @rules.to_h, extra: @extra.map { |step, ms| { step: step, ms: ms } })
+          own.merge(seats: @seats.values.map(&:to_h), extra: @extra.map { |step, ms| { step: step, ms: ms } })
         end
-        alias view to_h
+
+        # @return [Hash] what its readers see; the rest is for the server's own reckoning
+        def view = to_h.except(:extra, :record_by_hand)
 
         # @param facts [Hash] as written by {#to_h}
         # @return [Sitting]
@@ -72,15 +72,15 @@ module Veranda
 
         def restore(facts)
           [*PLAN, *FACTS].each { |field| instance_variable_set(:"@#{field}", facts[field]) }
-          @cued ||= []
-          @extra = facts[:extra].to_h { |row| row.values_at(:step, :ms) }
+          @extra = (facts[:extra] || []).to_h { |row| row.values_at(:step, :ms) }
           @seats = facts[:seats].to_h { |seat| [seat[:id], Seat.new(**seat)] }
-          @rules = Rights::HouseRules.from(facts[:rules])
         end
 
         def planned(_entry, body)
-          PLAN.each { |field| instance_variable_set(:"@#{field}", body[field]) }
+          PLAN.each { |field| instance_variable_set(:"@#{field}", body[field]) if body.key?(field) }
         end
+
+        def boards_set(_entry, body) = @boards = body[:boards]
 
         def opened(entry, _body)
           @status = 'open'
@@ -93,57 +93,32 @@ module Veranda
           stop_recording(entry.at)
         end
 
+        # People come in; or back, and then to where they were.
         def joined(entry, body)
-          @seats[entry.actor] = Seat.new(id: entry.actor, name: body[:name], role: body[:role], presence: 'here', since: entry.at)
+          body[:people].each do |person|
+            @seats[person[:id]] = Seat.new(**person, place: body[:place], presence: 'here', since: entry.at)
+          end
+        end
+
+        def seated(_entry, body)
+          body[:people].each { |id| @seats[id]&.place = body[:place] }
         end
 
         def dropped(entry, _body) = seat_becomes('dropped', entry)
-
-        def left(entry, _body)
-          seat_becomes('left', entry)
-          @hands.delete(entry.actor)
-        end
-
-        def moved(entry, body)
-          @moves << { step: body[:step], at: entry.at }
-          @shown = { board: step[:board], page: first_page(step[:board]) } if step[:board]
-          step[:rules]&.each { |right, allow| @rules = @rules.set(right, allow) }
-          start_recording(entry.at) if body[:record]
-        end
+        def left(entry, _body) = seat_becomes('left', entry)
+        def moved(entry, body) = @moves << { step: body[:step], at: entry.at }
 
         def extended(_entry, body)
           @extra[body[:step]] = (@extra[body[:step]] || 0) + body[:minutes] * 60_000
         end
 
-        def shown_on(_entry, body)
-          @shown = { board: body[:board], page: body[:page] }
-        end
-
-        def hand_raised(entry, _body) = @hands |= [entry.actor]
-        def hand_lowered(_entry, body) = @hands -= [body[:person]]
-
-        def ruled(_entry, body)
-          @rules = @rules.set(body[:right].to_sym, body[:allow], person: body[:person])
-        end
-
         def recording(entry, body)
-          @record_by_hand = true
+          @record_by_hand = true unless body[:planned]
           body[:on] ? start_recording(entry.at) : stop_recording(entry.at)
         end
 
-        def cue_fired(entry, body)
-          @cued |= [body[:cue]]
-          case body[:kind]
-          when 'show' then @shown = { board: body[:board], page: body[:page] }
-          when 'timer' then @timer = { ends_at: body[:ends_at], label: body[:label] }
-          when 'record' then start_recording(entry.at)
-          end
-        end
-
-        def timer_stopped(_entry, _body) = @timer = nil
-
         def seat_becomes(presence, entry)
-          seat = @seats[entry.actor]
+          seat = @seats[entry.actor] or return
           seat.presence = presence
           seat.since = entry.at
         end
@@ -159,10 +134,9 @@ module Veranda
 
       # Which method of {Sitting} takes in which kind of entry.
       SittingChanges = {
-        'planned' => :planned, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined, 'dropped' => :dropped,
-        'left' => :left, 'moved' => :moved, 'extended' => :extended, 'shown' => :shown_on,
-        'hand_raised' => :hand_raised, 'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'recording' => :recording,
-        'cued' => :cue_fired, 'timer_stopped' => :timer_stopped
+        'planned' => :planned, 'boards' => :boards_set, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined,
+        'seated' => :seated, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
+        'recording' => :recording
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end
   end

@@ -3,15 +3,30 @@
 module Veranda
   module Core
     module Sittings
-      # What the commands on a class share.
+      # What the commands on a class and its places share.
       class SittingCommand < Command
+        looks_at :sitting
+
         private
 
-        def sitting = state
+        # @return [String] the place that the command is given in
+        def here = Streams::StreamName.part(scene.name(:place))
+
+        # @return [Seat, nil] of whoever asks
+        def seat = sitting.seats[by.id]
 
         def going_on!
           raise Refusal.new(:class_ended, 'This class has ended.') if sitting.ended?
           raise Refusal.new(:doors_closed, 'The doors are not open yet.') unless sitting.open?
+        end
+
+        # @param id [String]
+        # @return [String] the same, when students may see the board
+        def open_board!(id)
+          raise Refusal.new(:no_such_board, 'That board does not belong to this class.') unless plan.board(id)
+          return id if plan.open_board(id)
+
+          raise Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
         end
       end
     end

@@ -3,14 +3,14 @@
 module Veranda
   module Core
     module Sittings
-      # Puts the class's timer away.
+      # Puts the timer of a place away.
       class StopTimer < SittingCommand
-        on :sitting, 'class.stop_timer'
+        on :place, 'class.stop_timer'
 
         def decide
           staff!('Only instructors and assistants stop the timer.')
           going_on!
-          ['timer_stopped', {}] if sitting.timer
+          entry('timer_stopped') if place.timer
         end
       end
     end

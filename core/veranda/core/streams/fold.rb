@@ -4,11 +4,12 @@ module Veranda
   module Core
     module Streams
       # Makes state out of entries. Each kind of stream has a state class that answers to
-      # `new`, `apply(entry)`, `to_h` (all of it), `size`, `view` (what its readers may see) and `.from(hash)`.
+      # `new`, `apply(entry)`, `to_h` (all of it), `size`, `view` (what its readers see) and `.from(hash)`.
       #
       #   Fold.over('board/7', entries).marks
       #
       # States are owned by whoever folds them and change in place; commands only read them.
+      # Kinds of entries that a state does not know change nothing.
       module Fold
         # Kinds that change no state: they matter to whoever watches, not to what is.
         IDLE_KINDS = %w[pointed].freeze
@@ -18,7 +19,14 @@ module Veranda
         # @param name [String] name of the stream
         # @return [Class]
         def state_class(name)
-          { board: Boards::Board, sitting: Sittings::Sitting, exchange: Exchange::Posts }.fetch(StreamName.kind(name))
+          case StreamName.kind(name)
+          when :board then Boards::Board
+          when :sitting then Sittings::Sitting
+          when :staff then Sittings::StaffFacts
+          when :place then Sittings::Place
+          when :own then Sittings::OwnFacts
+          when :exchange then Exchange::Posts
+          end
         end
 
         # @return [Object] empty state

@@ -3,15 +3,27 @@
 module Veranda
   module Core
     module Streams
-      # Names of streams: `sitting/ID`, `board/ID`, `exchange/ID`.
+      # Names of streams, `kind/id`. Those of a class carry its id; what belongs to one place of it, or
+      # to one person in it, says so after a dot:
+      #
+      #   sitting/ID            what concerns the whole class
+      #   staff/ID              what only staff may read
+      #   place/ID.main         what is on show, rules, timer and hands of one place
+      #   exchange/ID.main      what is written in that place
+      #   own/ID.PERSON         what concerns one person
+      #   board/ID              marks
       module StreamName
-        KINDS = { 'sitting' => :sitting, 'board' => :board, 'exchange' => :exchange }.freeze
+        KINDS = %w[sitting staff place exchange own board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
 
         def sitting(id) = "sitting/#{id}"
+        def staff(sitting_id) = "staff/#{sitting_id}"
         def board(id) = "board/#{id}"
-        def exchange(sitting_id) = "exchange/#{sitting_id}"
+        def place(sitting_id, place) = "place/#{sitting_id}.#{place}"
+        def exchange(sitting_id, place = Sittings::Places::MAIN) = "exchange/#{sitting_id}.#{place}"
+        def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
 
         # @param name [String]
         # @return [Symbol] the kind of stream
@@ -20,8 +32,14 @@ module Veranda
           KINDS[name.to_s[%r{\A[a-z]+(?=/)}]] || raise(Refusal.new(:unknown_stream, 'There is no such board or class.'))
         end
 
-        # @return [String] what follows the slash
-        def id(name) = name.split('/', 2).last
+        # @return [String] what follows the slash, up to the dot
+        def id(name) = name[%r{/([^.]*)}, 1]
+
+        # @return [String, nil] what follows the dot: a place or a person
+        def part(name) = name[/\.(.*)\z/, 1]
+
+        # @return [String, nil] id of the class that a stream belongs to; nil for boards, which outlive classes
+        def sitting_id(name) = kind(name) == :board ? nil : id(name)
       end
     end
   end

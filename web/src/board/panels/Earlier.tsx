@@ -4,19 +4,13 @@ import Slider from '@mui/material/Slider';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get } from '../../api/http';
+import type { BoardChange } from '../../api/shapes';
 import { boardFold, type BoardState } from '../../live/board';
-import { clockTime, count, day } from '../../parts/times';
-import { heightOf } from '../boxes';
-import { Marks } from '../Marks';
-import { PageView } from '../PageView';
-
-interface Change {
-  seq: number;
-  at: number;
-  by: string;
-  way: string | null;
-  count: number;
-}
+import { clockTime, count, day } from '../../parts/words/times';
+import { heightOf } from '../geometry/boxes';
+import { Marks } from '../page/Marks';
+import { PageView } from '../page/PageView';
+import { marksOf } from '../page/marksOf';
 
 interface Props {
   board: string;
@@ -37,7 +31,7 @@ const WAYS: Record<string, string> = {
 export function Earlier({ board, page, authors, onBringBack, onClose }: Props) {
   const changes = useQuery({
     queryKey: ['changes', board, page],
-    queryFn: () => get<Change[]>(`/api/boards/${board}/changes?page=${page}`),
+    queryFn: () => get<BoardChange[]>(`/api/boards/${board}/changes?page=${page}`),
     gcTime: 0,
   });
   const [chosen, setChosen] = useState<number | null>(null);
@@ -109,7 +103,7 @@ export function Earlier({ board, page, authors, onBringBack, onClose }: Props) {
 }
 
 function PageThen({ board, page }: { board: BoardState; page: string }) {
-  const marks = [...board.marks.values()].filter((mark) => mark.page === page).sort((a, b) => a.z - b.z);
+  const marks = marksOf(board, page);
   return (
     <PageView
       title={`The page then, ${marks.length} marks`}

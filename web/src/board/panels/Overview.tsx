@@ -4,7 +4,8 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import type { BoardState } from '../../live/board';
-import { PageThumb } from '../PageThumb';
+import { PageThumb } from '../page/PageThumb';
+import { useMarksByPage } from '../page/useMarksByPage';
 
 interface Props {
   board: BoardState;
@@ -15,6 +16,7 @@ interface Props {
 
 /** All pages of a board at once. */
 export function Overview({ board, page, onPage, onClose }: Props) {
+  const marks = useMarksByPage(board.marks);
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-label="All pages">
       <DialogContent>
@@ -42,7 +44,7 @@ export function Overview({ board, page, onPage, onClose }: Props) {
                 overflow: 'hidden',
               }}
             >
-              <PageThumb board={board} page={id} width={190} />
+              <PageThumb marks={marks(id)} facts={board.facts.get(id)} width={190} />
               <Box sx={{ pt: 0.5 }}>Page {i + 1}</Box>
             </Box>
           ))}

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { BoardState, Mark } from '../../live/board';
-import { count } from '../../parts/times';
+import type { Mark } from '../../api/shapes';
+import type { BoardState } from '../../live/board';
+import { count } from '../../parts/words/times';
 import { Panel } from './Panel';
 
 interface Props {

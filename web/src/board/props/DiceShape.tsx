@@ -1,41 +1,5 @@
-import { INKS } from '../../api/contracts';
-import { PANEL, type PropProps } from './PropShape';
-
-// Where pips sit on a die, as quarters of its side, by face.
-const PIPS: [number, number][][] = [
-  [],
-  [[2, 2]],
-  [
-    [1, 1],
-    [3, 3],
-  ],
-  [
-    [1, 1],
-    [2, 2],
-    [3, 3],
-  ],
-  [
-    [1, 1],
-    [1, 3],
-    [3, 1],
-    [3, 3],
-  ],
-  [
-    [1, 1],
-    [1, 3],
-    [2, 2],
-    [3, 1],
-    [3, 3],
-  ],
-  [
-    [1, 1],
-    [1, 2],
-    [1, 3],
-    [3, 1],
-    [3, 2],
-    [3, 3],
-  ],
-];
+import { INKS, PIPS } from '../../api/contracts';
+import { PANEL, type PropProps } from './look';
 
 /** Dice in a row, with what was rolled. */
 export function DiceShape({ settings, shows, ink, w, h }: PropProps) {
@@ -44,6 +8,8 @@ export function DiceShape({ settings, shows, ink, w, h }: PropProps) {
   const inset = side * 0.06;
   return Array.from({ length: count }, (_, i) => {
     const face = shows.rolled?.[i];
+    // A die from elsewhere may show more than it has faces.
+    const pips = face !== undefined && (settings.faces ?? 6) <= 6 ? PIPS[face] : undefined;
     return (
       <g key={i} transform={`translate(${i * side} 0)`}>
         <rect
@@ -56,22 +22,20 @@ export function DiceShape({ settings, shows, ink, w, h }: PropProps) {
           stroke={ink}
           strokeWidth={2}
         />
-        {face !== undefined && (settings.faces ?? 6) > 6 && (
+        {face !== undefined && !pips && (
           <text x={side / 2} y={side * 0.62} fontSize={side * 0.42} textAnchor="middle" fill={INKS.slate}>
             {face}
           </text>
         )}
-        {face !== undefined &&
-          (settings.faces ?? 6) <= 6 &&
-          PIPS[face]!.map(([across, down]) => (
-            <circle
-              key={`${across}${down}`}
-              cx={(side * across) / 4}
-              cy={(side * down) / 4}
-              r={side * 0.07}
-              fill={ink}
-            />
-          ))}
+        {pips?.map(([across, down]) => (
+          <circle
+            key={`${across}${down}`}
+            cx={(side * across!) / 4}
+            cy={(side * down!) / 4}
+            r={side * 0.07}
+            fill={ink}
+          />
+        ))}
       </g>
     );
   });

@@ -7,19 +7,12 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { NewMark } from '../../live/board';
-import { InkRow } from '../InkRow';
-import type { Ink } from '../sticks';
+import { InkRow } from '../ledge/InkRow';
+import type { Ink } from '../ledge/sticks';
+import { PROPS, type PropKind } from './kinds';
 
-type Kind = NonNullable<NewMark['prop']>;
 type Settings = NonNullable<NewMark['settings']>;
 
-export const PROPS: [Kind, string][] = [
-  ['dice', 'Dice'],
-  ['spinner', 'Spinner'],
-  ['counter', 'Counter'],
-  ['timer', 'Timer'],
-  ['picker', 'Name picker'],
-];
 const SHAPES: [NonNullable<Settings['shape']>, string][] = [
   ['round', 'Round'],
   ['square', 'Square'],
@@ -30,7 +23,7 @@ const SHAPES: [NonNullable<Settings['shape']>, string][] = [
 ];
 
 export interface PropFacts {
-  prop: Kind;
+  prop: PropKind;
   settings: Settings;
   ink: Ink;
   w: number;
@@ -38,7 +31,7 @@ export interface PropFacts {
 }
 
 interface Props {
-  kind: Kind;
+  kind: PropKind;
   /** Whether there are people present to pick from. */
   inClass: boolean;
   onPut: (facts: PropFacts) => void;
@@ -65,7 +58,7 @@ export function NewProp({ kind, inClass, onPut, onClose }: Props) {
   // "Rain 3" is three times as likely as "Sun"
   const parts = lines(labels).map((line) => /^(.*?)(?:\s+(\d+(?:\.\d+)?))?$/.exec(line)!);
   const dice = Math.min(Math.max(Number(count) || 1, 1), 12);
-  const makers: Record<Kind, { fine: boolean; put: () => void }> = {
+  const makers: Record<PropKind, { fine: boolean; put: () => void }> = {
     dice: {
       fine: /^\d{1,2}$/.test(count) && /^\d{1,3}$/.test(faces) && Number(faces) >= 2 && Number(faces) <= 100,
       put: () => put({ count: dice, faces: Number(faces) }, dice * 110, 110),

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Mark } from '../../live/board';
-import { boundsOf } from '../boxes';
+import type { Mark } from '../../api/shapes';
+import { boundsOf } from '../geometry/boxes';
 import type { Action } from '../useBoardCommands';
-import type { View } from '../useView';
+import type { View } from '../hand/useView';
 
 interface Props {
   mark: Mark;

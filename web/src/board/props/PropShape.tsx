@@ -1,19 +1,10 @@
+import type { Mark } from '../../api/shapes';
 import { INKS } from '../../api/contracts';
-import type { Mark, Shows } from '../../live/board';
 import { CounterShape } from './CounterShape';
 import { DiceShape } from './DiceShape';
 import { SpinnerShape } from './SpinnerShape';
+import { PANEL, type PropProps } from './look';
 import { TimerShape } from './TimerShape';
-
-export interface PropProps {
-  settings: NonNullable<Mark['settings']>;
-  shows: Shows;
-  ink: string;
-  w: number;
-  h: number;
-}
-
-export const PANEL = '#FFFDF9';
 
 /** A prop as it stands; its buttons are the surface's, so that they work by keyboard and touch. */
 export function PropShape({ mark }: { mark: Omit<Mark, 'by' | 'at' | 'z'> }) {

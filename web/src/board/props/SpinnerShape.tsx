@@ -1,5 +1,5 @@
 import { INKS, WASHES } from '../../api/contracts';
-import type { PropProps } from './PropShape';
+import type { PropProps } from './look';
 
 const washes = Object.values(WASHES);
 

@@ -1,7 +1,7 @@
 import { INKS } from '../../api/contracts';
-import { useNow } from '../../parts/useNow';
-import { minutesAndSeconds } from '../../parts/times';
-import { PANEL, type PropProps } from './PropShape';
+import { useNow } from '../../parts/hooks/useNow';
+import { minutesAndSeconds } from '../../parts/words/times';
+import { PANEL, type PropProps } from './look';
 
 /** What is left, counted on this screen from the end that the server has set. */
 export function TimerShape({ settings, shows, ink, w, h }: PropProps) {

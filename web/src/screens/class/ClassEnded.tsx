@@ -1,11 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import type { You } from '../../live/protocol';
+import { get } from '../../api/http';
+import type { ClassFacts, You } from '../../api/shapes';
 import type { SittingState } from '../../live/sitting';
-import { Ribbon } from '../../parts/Ribbon';
-import { clockTime, count, duration } from '../../parts/times';
-import type { ClassFacts } from '../ClassScreen';
+import { Ribbon } from '../../parts/frame/Ribbon';
+import { clockTime, count, duration } from '../../parts/words/times';
+import { DoorsCard } from './DoorsCard';
+import { isStaff } from '../../parts/words/people';
 
 interface Props {
   sitting: SittingState;
@@ -13,53 +16,54 @@ interface Props {
   facts: ClassFacts;
 }
 
-/** After the class: how long it was, who was there, and where its recording is. */
+/** After the class: how long it was, who was there, and what one can go on with. */
 export function ClassEnded({ sitting, you, facts }: Props) {
   const recorded = sitting.stretches.reduce((sum, { from, to }) => sum + (to ?? from) - from, 0);
-  const students = sitting.seats.filter((seat) => !['instructor', 'assistant'].includes(seat.role));
+  const students = sitting.seats.filter((seat) => !isStaff(seat));
+  // What can be watched, and by whom, is the server's to say; it was asked when the class was still going on.
+  const after = useQuery({
+    queryKey: ['class', sitting.id, 'after'],
+    queryFn: () => get<ClassFacts>(`/api/classes/${sitting.id}`),
+    refetchInterval: ({ state }) => (state.data?.recording === 'waiting' ? 15_000 : false),
+  });
+  const recording = after.data?.recording;
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Ribbon title={sitting.title} under={sitting.course} />
-      <Box
-        component="main"
-        sx={{ flex: 1, display: 'grid', placeItems: 'center', gridTemplateColumns: 'minmax(0, 1fr)', p: 3 }}
-      >
-        <Box
-          sx={{
-            width: 620,
-            maxWidth: '100%',
-            p: 4,
-            bgcolor: 'background.paper',
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 1.5,
-          }}
-        >
-          <Box component="h2" sx={{ m: 0, typography: 'h1' }}>
-            The class has ended
-          </Box>
-          <Box sx={{ mt: 1 }}>
-            {clockTime(sitting.opened_at!)} to {clockTime(sitting.ended_at!)}, {count(students.length, 'student')}.{' '}
-            {recorded > 0 ? `${duration(recorded)} recorded, ready to watch.` : 'Nothing was recorded.'}
-            {you.staff && recorded > 0 && ' Students see the recording once you share it.'}
-          </Box>
-          <Box sx={{ mt: 3, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            {recorded > 0 && (
-              <Button component={Link} to={`/recordings/${sitting.id}`} variant="contained" color="primary">
-                Watch the recording
-              </Button>
-            )}
-            {you.staff && (
-              <Button component={Link} to={`/lessons/${facts.lesson}`}>
-                Back to the lesson
-              </Button>
-            )}
-            <Button component={Link} to="/">
-              Go to the desk
-            </Button>
-          </Box>
+      <DoorsCard>
+        <Box component="h2" sx={{ m: 0, typography: 'h1' }}>
+          The class has ended
         </Box>
-      </Box>
+        <Box sx={{ mt: 1 }}>
+          {clockTime(sitting.opened_at!)} to {clockTime(sitting.ended_at!)}, {count(students.length, 'student')}.{' '}
+          {recording === 'none' && 'Nothing was recorded.'}
+          {recording === 'ready' && `${duration(recorded)} recorded, ready to watch.`}
+          {recording === 'ready' &&
+            you.staff &&
+            (after.data?.shared
+              ? ' Students see the recording too.'
+              : ' Students see the recording once you share it.')}
+          {recording === 'waiting' && 'It was recorded. The recording opens here as soon as your instructor shares it.'}
+        </Box>
+        <Box sx={{ mt: 3, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {recording === 'ready' && (
+            <Button component={Link} to={`/recordings/${sitting.id}`} variant="contained" color="primary">
+              Watch the recording
+            </Button>
+          )}
+          <Button
+            component={Link}
+            to={`/lessons/${facts.lesson}`}
+            variant={recording === 'ready' || you.staff ? 'outlined' : 'contained'}
+            color={recording === 'ready' || you.staff ? 'inherit' : 'primary'}
+          >
+            {you.staff ? 'Back to the lesson' : 'Look at the boards'}
+          </Button>
+          <Button component={Link} to="/">
+            Go to the desk
+          </Button>
+        </Box>
+      </DoorsCard>
     </Box>
   );
 }

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import type { DeskLesson } from '../../api/resources';
-import { clockTime, count } from '../../parts/times';
+import type { DeskLesson } from '../../api/shapes';
+import { clockTime, count } from '../../parts/words/times';
 import { Rehearse } from '../lesson/Rehearse';
 
 export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolean }) {
@@ -13,6 +13,7 @@ export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolea
       component="article"
       sx={{
         display: 'flex',
+        flexDirection: { xs: 'column', sm: 'row' },
         gap: 2,
         p: 2,
         pt: 1.75,
@@ -37,7 +38,7 @@ export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolea
           <Box sx={{ fontSize: 14, color: 'text.secondary', mt: 0.5 }}>taught by {lesson.host}</Box>
         )}
       </Box>
-      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, width: 160, flex: 'none' }}>
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, width: { xs: 1, sm: 160 }, flex: 'none' }}>
         <Go lesson={lesson} first={first} />
         <Button component={Link} to={`/lessons/${lesson.id}`}>
           {staff ? 'Open the lesson' : 'Look at the boards'}
@@ -124,7 +125,9 @@ function Ready({ lesson }: { lesson: DeskLesson }) {
         {ready ? 'Ready.' : `${count(mend.length, 'thing')} to mend.`}
       </Box>{' '}
       {ready
-        ? `${count(lesson.steps!.length, 'step')}, ${count(lesson.boards!, 'board')}. Recording starts with ${lesson.record_from}.`
+        ? `${count(lesson.steps!.length, 'step')}, ${count(lesson.boards!, 'board')}. ${
+            lesson.record_from ? `Recording starts with ${lesson.record_from}.` : 'Recording is started by hand.'
+          }`
         : mend[0]!.says}
     </Box>
   );

@@ -1,13 +1,19 @@
 import Box from '@mui/material/Box';
-import type { DeskLesson } from '../../api/resources';
-import { count, day, sameDay } from '../../parts/times';
+import type { DeskLesson } from '../../api/shapes';
+import { count, day, sameDay } from '../../parts/words/times';
 
 const DAY = 86_400_000;
 
 /** Seven days from today, with how many classes each holds. */
 export function Week({ lessons, now }: { lessons: DeskLesson[]; now: number }) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(7, 1fr)', gap: 1 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'repeat(auto-fill, minmax(104px, 1fr))', md: 'repeat(7, 1fr)' },
+        gap: 1,
+      }}
+    >
       {Array.from({ length: 7 }, (_, i) => now + i * DAY).map((at, i) => {
         const own = lessons.filter((lesson) => sameDay(lesson.starts_at, at));
         return (

@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import type { BoardRow } from '../../api/resources';
-import { Words } from '../../parts/Words';
+import type { BoardRow } from '../../api/shapes';
+import { Words } from '../../parts/words/Words';
 
 interface Props {
   board: BoardRow;

@@ -7,16 +7,15 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { get, post } from '../../api/http';
-import type { Course, LessonFacts } from '../../api/resources';
-import { CourseField } from '../../parts/CourseField';
-import { WhenField, fromField, toField } from '../../parts/WhenField';
-
-const WEEK = 7 * 86_400_000;
+import type { Course, LessonFacts } from '../../api/shapes';
+import { CourseField } from '../../parts/fields/CourseField';
+import { aWeekLater } from '../../parts/words/times';
+import { WhenField, fromField, toField } from '../../parts/fields/WhenField';
 
 /** Copies a lesson, boards and all, to another date or course; a week later unless said otherwise. */
 export function CopyLesson({ lesson, onClose }: { lesson: LessonFacts; onClose: () => void }) {
   const go = useNavigate();
-  const [when, setWhen] = useState(toField(lesson.starts_at + WEEK));
+  const [when, setWhen] = useState(toField(aWeekLater(lesson.starts_at)));
   const [course, setCourse] = useState(lesson.course_id);
   const courses = useQuery({ queryKey: ['courses'], queryFn: () => get<Course[]>('/api/courses') });
   const copy = useMutation({

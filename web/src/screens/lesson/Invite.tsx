@@ -6,8 +6,9 @@ import DialogContent from '@mui/material/DialogContent';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { post } from '../../api/http';
-import type { LessonFacts } from '../../api/resources';
-import { clockTime, day } from '../../parts/times';
+import type { LessonFacts } from '../../api/shapes';
+import { ComeByLink } from './ComeByLink';
+import { clockTime, day } from '../../parts/words/times';
 
 /** Makes a link into the class, with words to paste. */
 export function Invite({ lesson }: { lesson: LessonFacts }) {
@@ -43,6 +44,7 @@ export function Invite({ lesson }: { lesson: LessonFacts }) {
           >
             {message ?? make.error?.message ?? 'Making a link …'}
           </Box>
+          {make.isSuccess && <ComeByLink lesson={lesson.id} />}
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setOpen(false)}>Close</Button>

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { LessonFacts } from '../../api/resources';
+import type { LessonFacts } from '../../api/shapes';
 
 interface Props {
   lesson: LessonFacts;

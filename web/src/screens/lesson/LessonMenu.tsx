@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { LessonFacts } from '../../api/resources';
-import { MenuWord } from '../../parts/MenuWord';
-import { useSaving } from '../../parts/useSaving';
+import type { LessonFacts } from '../../api/shapes';
+import { MenuWord } from '../../parts/fields/MenuWord';
+import { useSaving } from '../../parts/hooks/useSaving';
 import { CopyLesson } from './CopyLesson';
 
 /** What can be done with a lesson as a whole. */

@@ -2,13 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { LessonFacts } from '../../api/resources';
+import type { LessonFacts } from '../../api/shapes';
 import { BoardPaper } from '../../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../../live/hooks';
-import { Notices } from '../../parts/Notices';
-import { Ribbon } from '../../parts/Ribbon';
-import { useSaving } from '../../parts/useSaving';
-import { clockTime, day } from '../../parts/times';
+import { Notices } from '../../parts/frame/Notices';
+import { Ribbon } from '../../parts/frame/Ribbon';
+import { useSaving } from '../../parts/hooks/useSaving';
+import { clockTime, day } from '../../parts/words/times';
 
 /** For students, before and after the class: the boards they may read, and those they may work on. */
 export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
@@ -17,7 +17,6 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
   const [page, setPage] = useState<string | null>(null);
   const board = lesson.boards.find(({ id }) => id === chosen) ?? lesson.boards[0];
   const saving = useSaving();
-  const works = board?.outside === 'work';
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Ribbon
@@ -94,8 +93,6 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
                 title={board.name}
                 page={page ?? board.first_page}
                 onPage={setPage}
-                mayDraw={works}
-                reason="This board is for reading outside of class."
               />
               <Notices />
             </LiveContext>

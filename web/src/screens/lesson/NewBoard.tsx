@@ -5,7 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { BoardFinder } from '../../parts/BoardFinder';
+import { BoardFinder } from '../../parts/fields/BoardFinder';
 import { ShelfPicker } from '../../shelf/ShelfPicker';
 import type { NewBoardFacts } from './useLesson';
 

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Finding } from '../../api/resources';
-import { Slats } from '../../parts/Slats';
-import { count } from '../../parts/times';
+import type { Finding } from '../../api/shapes';
+import { Slats } from '../../parts/frame/Slats';
+import { count } from '../../parts/words/times';
 
 interface Props {
   findings: Finding[];

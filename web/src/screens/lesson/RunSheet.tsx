@@ -7,28 +7,24 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
-import type { LessonFacts, Step } from '../../api/resources';
+import type { LessonFacts, Step } from '../../api/shapes';
 import { newId } from '../../live/LiveClient';
+import { edits, type Edit } from './LessonEditing';
 import { RunSheetRow } from './RunSheetRow';
 
 interface Props {
   lesson: LessonFacts;
   selected: string | null;
   onSelect: (step: string) => void;
-  onSteps: (steps: Step[]) => void;
+  onEdit: (edit: Edit) => void;
 }
 
 /** The plan of the lesson: its steps with their clock times, against the length of the class. */
-export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
+export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
   const { steps, sheet } = lesson;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -39,9 +35,7 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
   const over = total > lesson.minutes;
 
   const dropped = ({ active, over: onto }: DragEndEvent) => {
-    if (!onto || active.id === onto.id) return;
-    const place = (id: unknown) => steps.findIndex((step) => step.id === id);
-    onSteps(arrayMove(steps, place(active.id), place(onto.id)));
+    if (onto && active.id !== onto.id) onEdit(edits.move(String(active.id), String(onto.id)));
   };
   const add = () => {
     const step: Step = {
@@ -55,7 +49,7 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
       rules: null,
       cues: [],
     };
-    onSteps([...steps, step]);
+    onEdit(edits.add(step));
     onSelect(step.id);
   };
 
@@ -64,7 +58,7 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
       component="section"
       aria-label="Run sheet"
       sx={{
-        width: 300,
+        width: { xs: 1, md: 300 },
         flex: 'none',
         bgcolor: 'background.paper',
         borderRight: 1,
@@ -126,14 +120,14 @@ export function RunSheet({ lesson, selected, onSelect, onSteps }: Props) {
       </Box>
       <Box sx={{ p: 1.75, display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
         <Button onClick={add}>Add a step</Button>
-        {over && <Squeeze lesson={lesson} onSteps={onSteps} />}
+        {over && <Squeeze lesson={lesson} onEdit={onEdit} />}
       </Box>
     </Box>
   );
 }
 
 /** Takes the minutes that are too many off the steps that can spare them, as the core has worked it out. */
-function Squeeze({ lesson, onSteps }: { lesson: LessonFacts; onSteps: (steps: Step[]) => void }) {
+function Squeeze({ lesson, onEdit }: { lesson: LessonFacts; onEdit: (edit: Edit) => void }) {
   const { squeeze, slack, over } = lesson.sheet;
   if (!squeeze)
     return (
@@ -151,7 +145,9 @@ function Squeeze({ lesson, onSteps }: { lesson: LessonFacts; onSteps: (steps: St
       <Button
         color="primary"
         onClick={() =>
-          onSteps(lesson.steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })))
+          onEdit(({ steps }) => ({
+            steps: steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })),
+          }))
         }
       >
         Fit to {lesson.minutes} min

@@ -1,9 +1,10 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import Box from '@mui/material/Box';
-import type { BoardRow, Step } from '../../api/resources';
-import { cueName, rulesInShort } from '../../parts/cues';
-import { clockTime } from '../../parts/times';
+import type { BoardRow, Step } from '../../api/shapes';
+import { cueName } from '../../cues/kinds';
+import { rulesInShort } from '../../parts/words/rules';
+import { clockTime } from '../../parts/words/times';
 
 interface RowProps {
   step: Step;

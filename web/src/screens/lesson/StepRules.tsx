@@ -7,8 +7,9 @@ const RIGHTS = [
   ['draw', 'Students draw'],
   ['post', 'Students post'],
   ['props', 'Students use props'],
+  ['arrange', 'Students change each other’s marks'],
 ] as const;
-const ALL: Rules = { draw: true, post: true, props: true };
+const ALL: Rules = { draw: true, post: true, props: true, arrange: false };
 
 /** House rules that a step brings with it, or none: then those before it stay in force. */
 export function StepRules({ rules, onRules }: { rules: Rules | null; onRules: (rules: Rules | null) => void }) {

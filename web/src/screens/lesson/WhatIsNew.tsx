@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
-import type { LessonFacts, News } from '../../api/resources';
-import { clockTime, count, day } from '../../parts/times';
+import type { LessonFacts, News } from '../../api/shapes';
+import { clockTime, count, day } from '../../parts/words/times';
 
 interface Props {
   lesson: LessonFacts;

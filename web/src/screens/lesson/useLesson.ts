@@ -1,9 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback } from 'react';
-import { get, patch, post, Refused } from '../../api/http';
-import type { BoardRow, LessonFacts, Step } from '../../api/resources';
-
-type Changes = Partial<{ title: string; steps: Step[]; minutes: number; record_from: string | null }>;
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { patch, post, type Refused } from '../../api/http';
+import type { BoardRow } from '../../api/shapes';
+import { useUnsent } from '../../parts/hooks/useUnsent';
+import { LessonEditing } from './LessonEditing';
 
 export interface NewBoardFacts {
   name: string;
@@ -13,54 +13,38 @@ export interface NewBoardFacts {
   copy_of?: string;
 }
 
-/**
- * A lesson and how it is saved. What one does shows at once; if the server refuses, or someone
- * else has changed the lesson meanwhile, the lesson is shown as it is there, with the reason.
- */
-export function useLesson(id: string) {
-  const queries = useQueryClient();
-  const key = ['lesson', id];
-  const lesson = useQuery({ queryKey: key, queryFn: () => get<LessonFacts>(`/api/lessons/${id}`) });
+/** How often the lesson is looked at again, ms: what is done on its boards changes its readiness. */
+const LOOK_AGAIN = 8_000;
 
-  const save = useMutation({
-    // One after the other, so that each knows the version before it.
-    scope: { id: `lesson-${id}` },
-    mutationFn: (changes: Changes) =>
-      patch<LessonFacts>(`/api/lessons/${id}`, {
-        ...changes,
-        version: queries.getQueryData<LessonFacts>(key)!.version,
-      }),
-    onMutate: (changes) => {
-      queries.setQueryData<LessonFacts>(key, (old) => old && { ...old, ...changes });
-    },
-    onSuccess: (fresh) => queries.setQueryData(key, fresh),
-    onError: () => queries.invalidateQueries({ queryKey: key }),
-  });
+/** A lesson and what one does to it and its boards. The lesson that belongs to an id, so give the component a key. */
+export function useLesson(id: string) {
+  const [editing] = useState(() => new LessonEditing(id));
+  useSyncExternalStore(editing.subscribe, () => editing.version);
+  useUnsent(editing.unsaved);
+  const { load } = editing;
+  useEffect(() => {
+    void load();
+    const timer = setInterval(() => void load(), LOOK_AGAIN);
+    return () => clearInterval(timer);
+  }, [load]);
 
   const addBoard = useMutation({
     mutationFn: (board: NewBoardFacts) => post<BoardRow>(`/api/lessons/${id}/boards`, board),
-    onSuccess: () => queries.invalidateQueries({ queryKey: key }),
+    onSuccess: load,
   });
-
   const changeBoard = useMutation({
     mutationFn: ({ id: board, ...changes }: Partial<BoardRow> & { id: string }) =>
       patch<BoardRow>(`/api/boards/${board}`, changes),
-    onSuccess: () => queries.invalidateQueries({ queryKey: key }),
+    onSuccess: load,
   });
-
-  const { mutate } = save;
-  const setSteps = useCallback((steps: Step[]) => mutate({ steps }), [mutate]);
-  const error = (save.error ?? addBoard.error ?? changeBoard.error ?? lesson.error) as Refused | null;
-  const again = useCallback(() => queries.invalidateQueries({ queryKey: ['lesson', id] }), [queries, id]);
   return {
-    lesson: lesson.data,
-    save: mutate,
-    setSteps,
+    lesson: editing.lesson,
+    conflicts: editing.conflicts,
+    forgetConflicts: editing.forgetConflicts,
+    edit: editing.edit,
     addBoard: addBoard.mutateAsync,
     changeBoard: changeBoard.mutate,
-    /** Looks at the lesson afresh, since what was done on its boards changes its readiness. */
-    again,
-    saving: save.isPending || addBoard.isPending || changeBoard.isPending,
-    error,
+    saving: editing.unsaved || addBoard.isPending || changeBoard.isPending,
+    error: (editing.error ?? addBoard.error ?? changeBoard.error) as Refused | null,
   };
 }

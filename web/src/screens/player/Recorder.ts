@@ -1,12 +1,7 @@
 import { get } from '../../api/http';
 import { foldOf } from '../../live/folds';
-import type { Entry } from '../../live/protocol';
-
-interface PlacedEntry extends Entry {
-  stream: string;
-  /** Ms into the recording. */
-  t: number;
-}
+import { boardStream } from '../../live/streams';
+import type { PointedBody, RecordedEntries, RecordedEntry, RecordedMoment } from '../../api/shapes';
 
 interface PointerPath {
   board: string;
@@ -20,6 +15,8 @@ interface PointerPath {
 const WINDOW = 120_000;
 const AHEAD = 40_000;
 const TICK = 50;
+/** Shortest time between two seeks that are asked of the server. */
+const SEEK_EVERY = 250;
 
 /**
  * Plays a recording, free of any framework: asks the server for the state at a moment, then takes in
@@ -36,11 +33,15 @@ export class Recorder {
   wall = 0;
 
   private views = new Map<string, unknown>();
-  private queue: PlacedEntry[] = [];
+  private queue: RecordedEntry[] = [];
   private pointers: PointerPath[] = [];
   private fetchedTo = 0;
-  private fetching = false;
+  /** The journey that more is being fetched for. */
+  private fetching: number | null = null;
   private journey = 0;
+  private arrived = 0;
+  private wanted = 0;
+  private resting: ReturnType<typeof setTimeout> | null = null;
   private timer: ReturnType<typeof setInterval> | null = null;
   private ticked = 0;
   private listeners = new Set<() => void>();
@@ -50,6 +51,8 @@ export class Recorder {
     private length: number,
     /** What is left to see of the class, from and to in ms since the epoch. */
     private stretches: [number, number][],
+    /** Ids of the boards that were recorded. */
+    private boards: ReadonlySet<string> = new Set(),
   ) {}
 
   subscribe = (listener: () => void) => {
@@ -57,10 +60,9 @@ export class Recorder {
     return () => void this.listeners.delete(listener);
   };
 
-  /** @param stream its name, or just its kind where a recording has but one */
+  /** @returns a stream as it was at this moment; undefined while that is not known, or when it is not recorded */
   view<State>(stream: string): State | undefined {
-    const name = stream.includes('/') ? stream : [...this.views.keys()].find((key) => key.startsWith(`${stream}/`));
-    return name === undefined ? undefined : (this.views.get(name) as State | undefined);
+    return this.views.get(stream) as State | undefined;
   }
 
   /** @returns ms into the recording of a time of day */
@@ -87,43 +89,66 @@ export class Recorder {
     this.changed();
   }
 
-  /** Goes to a moment. Of several quick calls only the last counts. */
+  /** Goes to a moment. Of several quick calls, as from a hand that drags, only some are asked of the server, and the last in any case. */
   seek = (to: number) => {
-    const journey = ++this.journey;
-    this.time = to;
+    this.time = this.wanted = to;
+    this.journey++;
     this.changed();
-    void this.arrive(to, journey);
+    if (!this.resting) this.go();
   };
+
+  private go() {
+    const to = this.wanted;
+    this.resting = setTimeout(() => {
+      this.resting = null;
+      if (this.wanted !== to) this.go();
+    }, SEEK_EVERY);
+    void this.arrive(to, this.journey);
+  }
 
   stop() {
     this.pause();
     this.journey++;
+    if (this.resting) clearTimeout(this.resting);
+    this.resting = null;
+  }
+
+  /** Whether what is shown is not yet what was there at this moment. */
+  get onItsWay() {
+    return this.arrived !== this.journey;
+  }
+
+  /** Whether a board can be shown at all; staff's boards are in no recording. */
+  holds(board: string) {
+    return this.boards.has(board);
   }
 
   private async arrive(to: number, journey: number) {
     try {
       const [state, next] = await Promise.all([
-        get<{ wall: number; streams: Record<string, unknown> }>(`/api/recordings/${this.id}/at?t=${Math.round(to)}`),
+        get<RecordedMoment>(`/api/recordings/${this.id}/at?t=${Math.round(to)}`),
         this.fetch(to),
       ]);
       if (journey !== this.journey) return;
+      this.arrived = journey;
       this.views = new Map(Object.entries(state.streams).map(([name, view]) => [name, foldOf(name).from(view)]));
       this.pointers = [];
       this.wall = state.wall;
       this.queue = next;
       this.fetchedTo = to + WINDOW;
-      this.fetching = false;
+      this.fetching = null;
       this.trouble = null;
     } catch (error) {
+      if (journey !== this.journey) return;
+      this.arrived = journey;
       this.trouble = (error as Error).message;
     }
     this.changed();
   }
 
-  private async fetch(from: number): Promise<PlacedEntry[]> {
+  private async fetch(from: number): Promise<RecordedEntry[]> {
     const [start, end] = [Math.round(from), Math.round(from + WINDOW)];
-    return (await get<{ entries: PlacedEntry[] }>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}`))
-      .entries;
+    return (await get<RecordedEntries>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}`)).entries;
   }
 
   private play() {
@@ -147,7 +172,7 @@ export class Recorder {
     this.ticked = now;
     const to = Math.min(this.time + passed, this.length);
     // What has not arrived yet is waited for, not skipped.
-    if (to > this.fetchedTo) return;
+    if (to > this.fetchedTo || this.onItsWay) return;
     this.wall += passed;
     this.time = to;
     while (this.queue[0] && this.queue[0].t <= to) this.take(this.queue.shift()!);
@@ -156,33 +181,38 @@ export class Recorder {
     this.changed();
   }
 
-  private take(entry: PlacedEntry) {
+  private take(entry: RecordedEntry) {
     // A cut or a pause makes the time of day jump while the recording's goes on.
     if (Math.abs(entry.at - this.wall) > 2_000) this.wall = entry.at;
-    if (entry.kind === 'pointed') this.notePointer(entry);
+    if (entry.kind === 'pointed') this.notePointer(entry.stream, entry.by, entry.at, entry.body);
     const view = this.views.get(entry.stream);
     if (view === undefined) return;
     this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
-    if (entry.kind === 'moved' || entry.kind === 'shown') this.fetchShown(entry.stream);
+    if (entry.kind === 'shown') this.fetchShown(entry.stream);
   }
 
   /** A board that has not been on show yet is not here yet. */
-  private fetchShown(sitting: string) {
-    const { shown } = this.views.get(sitting) as { shown: { board: string } | null };
-    if (shown && !this.views.has(`board/${shown.board}`)) void this.arrive(this.time, ++this.journey);
+  private fetchShown(place: string) {
+    const { shown } = this.views.get(place) as { shown: { board: string } | null };
+    if (!shown || !this.holds(shown.board) || this.views.has(boardStream(shown.board))) return;
+    void this.arrive(this.time, ++this.journey);
   }
 
-  private notePointer({ stream, by, at, body }: PlacedEntry) {
-    const { page, path } = body as { page: string; path: number[] };
+  private notePointer(stream: string, by: string, at: number, { page, path }: PointedBody) {
     // Shown a second late: the path tells where the pointer was during the second before.
     const trail = { board: stream.split('/')[1]!, page, by, at: at + 1_000, path };
     this.pointers = [...this.pointers, trail].slice(-30);
   }
 
   private fetchAhead() {
-    if (this.fetching || this.fetchedTo >= this.length || this.fetchedTo - this.time > AHEAD * this.speed) return;
-    this.fetching = true;
+    if (
+      this.fetching === this.journey ||
+      this.fetchedTo >= this.length ||
+      this.fetchedTo - this.time > AHEAD * this.speed
+    )
+      return;
     const journey = this.journey;
+    this.fetching = journey;
     const from = this.fetchedTo;
     this.fetch(from)
       .then((entries) => {
@@ -191,8 +221,12 @@ export class Recorder {
         this.fetchedTo = from + WINDOW;
         this.trouble = null;
       })
-      .catch((error: Error) => (this.trouble = error.message))
-      .finally(() => (this.fetching = false));
+      .catch((error: Error) => {
+        if (journey === this.journey) this.trouble = error.message;
+      })
+      .finally(() => {
+        if (this.fetching === journey) this.fetching = null;
+      });
   }
 
   private changed() {

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import type { Chapter } from '../../api/resources';
-import { duration } from '../../parts/times';
+import type { Chapter } from '../../api/shapes';
+import { duration } from '../../parts/words/times';
 
 interface Props {
   length: number;

@@ -7,14 +7,8 @@ import Switch from '@mui/material/Switch';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, patch, post, remove } from '../../api/http';
-import type { RecordingFacts } from '../../api/resources';
-import { clockTime, day } from '../../parts/times';
-
-interface LinkRow {
-  id: string;
-  made_at: number;
-  expires_at: number | null;
-}
+import type { LinkRow, RecordingFacts } from '../../api/shapes';
+import { clockTime, day } from '../../parts/words/times';
 
 const DAYS = 30;
 

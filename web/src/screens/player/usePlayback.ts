@@ -1,11 +1,10 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { RecordingFacts } from '../../api/resources';
+import type { RecordingFacts } from '../../api/shapes';
 import { Recorder } from './Recorder';
 
 /** Plays a recording for as long as the component lives. */
-export function usePlayback({ id, length, stretches }: RecordingFacts) {
-  const [recorder] = useState(() => new Recorder(id, length, stretches));
-  useSyncExternalStore(recorder.subscribe, () => recorder.version);
+export function usePlayback({ id, length, stretches, boards }: RecordingFacts): Recorder {
+  const [recorder] = useState(() => new Recorder(id, length, stretches, new Set(boards.map((board) => board.id))));
   useEffect(() => {
     recorder.seek(0);
     return () => recorder.stop();
@@ -13,4 +12,10 @@ export function usePlayback({ id, length, stretches }: RecordingFacts) {
   return recorder;
 }
 
-export type Playback = Recorder;
+/**
+ * One fact of a recording as it plays. Components ask for what they show and no more, since the time moves twenty times a second.
+ *
+ * @param fact must answer the same for as long as nothing has changed
+ */
+export const useTold = <Fact>(recorder: Recorder, fact: (recorder: Recorder) => Fact): Fact =>
+  useSyncExternalStore(recorder.subscribe, () => fact(recorder));

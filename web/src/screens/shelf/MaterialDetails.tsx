@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { patch, remove } from '../../api/http';
-import type { Material } from '../../api/resources';
-import { thumbnailAddress } from '../../board/addresses';
-import { Words } from '../../parts/Words';
+import type { Material } from '../../api/shapes';
+import { thumbnailAddress } from '../../board/page/addresses';
+import { Words } from '../../parts/words/Words';
 import { BringFiles } from '../../shelf/BringFiles';
 import { UploadList } from '../../shelf/UploadList';
 import { useMaterial } from '../../shelf/useMaterials';
@@ -27,7 +27,7 @@ export function MaterialDetails({ material, course }: { material: Material; cour
   const original = `/api/materials/${material.id}/${material.version}/original`;
 
   return (
-    <Box sx={{ mt: 1.5, ml: '128px', display: 'flex', flexDirection: 'column', gap: 1.75 }}>
+    <Box sx={{ mt: 1.5, ml: { xs: 0, md: '128px' }, display: 'flex', flexDirection: 'column', gap: 1.75 }}>
       <Box sx={{ display: 'flex', gap: 1.25, maxWidth: 720 }}>
         <Words
           label="Title"

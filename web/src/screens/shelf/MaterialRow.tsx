@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Material } from '../../api/resources';
-import { count, day } from '../../parts/times';
+import type { Material } from '../../api/shapes';
+import { count, day } from '../../parts/words/times';
 import { Thumb } from '../../shelf/Thumb';
 import { sizeOf, stateOf } from '../../shelf/words';
 import { MaterialDetails } from './MaterialDetails';
@@ -17,7 +17,18 @@ interface Props {
 export function MaterialRow({ material, course, open, onOpen }: Props) {
   const uses = material.uses ?? [];
   return (
-    <Box component="li" id={material.id} sx={{ py: 1.25, borderBottom: 1, borderColor: 'divider' }}>
+    <Box
+      component="li"
+      id={material.id}
+      sx={{
+        py: 1.25,
+        borderBottom: 1,
+        borderColor: 'divider',
+        // Rows out of sight are neither laid out nor painted.
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 92px',
+      }}
+    >
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
         <Thumb material={material} />
         <Box sx={{ flex: 1, minWidth: 0 }}>

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+# The process beside a server that does what takes a while, see Veranda::Aside. Speaks over its standard input,
+# a socket, and ends when that does.
+require_relative 'config/environment'
+require 'socket'
+
+Zeitwerk::Loader.eager_load_all
+
+socket = UNIXSocket.for_fd(0)
+tasks = Veranda::Aside::Tasks.new(
+  Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 2),
+                              files: Veranda::Environment.files)
+)
+while (name, arguments = Veranda::Aside::Message.read(socket))
+  Veranda::Aside::Message.write(socket, tasks.call(name, arguments))
+end

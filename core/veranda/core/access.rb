@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    # The one answer to "who may read this?": streams, boards and their files, slides, originals and recordings, in class,
+    # outside of class and by link. What somebody may *do* is for {Rights::Ask}.
+    #
+    #   Access.streams(farah, sitting, staff) #=> ["own/7.farah", "place/7.waiting"]
+    #
+    # | who | of a class | of its lesson outside of class |
+    # |---|---|---|
+    # | staff of the course | everything | everything |
+    # | a student or guest who was let in | what concerns all, their place, boards for everyone | boards for everyone, unless closed |
+    # | … who waits | the waiting room | the same |
+    # | … after the class | the same, without boards that are closed | the same |
+    # | a stand-in | as a student, in rehearsals alone | nothing |
+    # | a student to whom a recording is shared, or whoever has a link to it | what students could read while it ran | nothing |
+    #
+    # Originals of documents and pictures are for staff, because they carry notes; those of sounds and clips go with the board.
+    module Access
+      module_function
+
+      # @param person [Person]
+      # @param sitting [Sittings::Sitting]
+      # @return [Symbol, nil] `:staff`, `:in`, `:waiting`, or nil for those with no part in the class
+      def standing(person, sitting)
+        return if sitting.rehearsal && !(person.staff? || person.stand_in?)
+        return if person.stand_in? && !sitting.rehearsal
+        return :staff if person.staff?
+        return :in if sitting.seats.key?(person.id)
+
+        :waiting unless sitting.ended?
+      end
+
+      # The streams of a class that somebody may read.
+      # @param person [Person]
+      # @param sitting [Sittings::Sitting]
+      # @param staff [Sittings::StaffFacts]
+      # @return [Array<String>] names of streams
+      def streams(person, sitting, staff)
+        standing = standing(person, sitting) or return []
+        return without_boards(standing, person, sitting) if standing == :waiting
+
+        open = staff.boards.select { |board| board_in_class?(person, board, sitting) }
+        without_boards(standing, person, sitting) + open.map { |board| Streams::StreamName.board(board[:id]) }
+      end
+
+      # @return [Boolean]
+      def reads?(person, sitting, staff, stream)
+        standing = standing(person, sitting) or return false
+        return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting) if Streams::StreamName.kind(stream) == :board
+        return Streams::StreamName.sitting_id(stream) == sitting.id if standing == :staff
+
+        without_boards(standing, person, sitting).include?(stream)
+      end
+
+      # Whether a board may be read outside of the live class: its pages, its files, its stream.
+      # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
+      # @param board [Hash] `{ audience:, outside:, rehearsal_id: }`
+      # @param taught [Boolean] whether the person is let in to an open class of the lesson
+      def board?(person, board, taught: false)
+        return false if person.nil? || person.stand_in?
+        return true if person.staff?
+        return false if board[:rehearsal_id] || board[:audience] != 'everyone'
+
+        taught || Lessons::Outside.reads?(board)
+      end
+
+      # Whether a slide, thumbnail or poster of a material may be seen.
+      # @param teaches [Boolean] whether they are staff of the course whose shelf it is on
+      # @param boards [Boolean] whether they may read any board that shows it
+      # @param recorded [Boolean] whether they may watch a recording in which a board for everyone shows it
+      def slide?(teaches:, boards: false, recorded: false) = teaches || boards || recorded
+
+      # Whether the file may be had as it was brought.
+      # @param kind [String] see {Materials::Kinds}
+      def original?(kind:, teaches:, **seen) = teaches || (%w[sound clip].include?(kind) && slide?(teaches: false, **seen))
+
+      # Whether a recording may be watched.
+      # @param person [Person, nil] in their role in its lesson
+      # @param shared [Boolean] with the course
+      # @param link [Boolean] whether they hold a link to it that is good
+      # @param rehearsal [Boolean]
+      def recording?(person, shared:, link:, rehearsal: false)
+        return person&.staff? || false if rehearsal
+
+        person&.staff? || link || (shared && !person.nil? && !person.stand_in?) || false
+      end
+
+      # What of a class a recording may show: what every student of the class could read. Boards for staff are never
+      # part of it, nor who waited.
+      # @param sitting [Sittings::Sitting]
+      # @return [Array<String>] names of streams
+      def recorded(sitting)
+        public_streams(sitting, Sittings::Places::MAIN) + sitting.boards.map { |board| Streams::StreamName.board(board[:id]) }
+      end
+
+      # @param board [Hash, nil] as the class knows it
+      def board_in_class?(person, board, sitting)
+        return false if board.nil? || (!person.staff? && !sitting.seats.key?(person.id))
+        return true if person.staff?
+
+        board[:audience] == 'everyone' && (!sitting.ended? || Lessons::Outside.reads?(board))
+      end
+      private_class_method :board_in_class?
+
+      def without_boards(standing, person, sitting)
+        own = Streams::StreamName.own(sitting.id, person.id)
+        case standing
+        when :waiting then [waiting_room(sitting), own]
+        when :in then [*public_streams(sitting, sitting.seats[person.id].place), own]
+        else
+          [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), waiting_room(sitting), own,
+           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }]
+        end
+      end
+      private_class_method :without_boards
+
+      def public_streams(sitting, place) = [Streams::StreamName.sitting(sitting.id), *of_place(sitting, place)]
+      private_class_method :public_streams
+
+      def of_place(sitting, place)
+        [Streams::StreamName.place(sitting.id, place), Streams::StreamName.exchange(sitting.id, place)]
+      end
+      private_class_method :of_place
+
+      def waiting_room(sitting) = Streams::StreamName.place(sitting.id, Sittings::Places::WAITING)
+      private_class_method :waiting_room
+    end
+  end
+end

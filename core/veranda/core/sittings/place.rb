@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Sittings
+      # What is the same for everyone in one place of a class: what is on show, the house rules, the timer and
+      # whose hands are up. The waiting room has instead what those who wait may know of the class.
+      class Place
+        FIELDS = %i[shown timer hands welcome hosts].freeze
+
+        # @return [Hash, nil] `{ board:, page: }`
+        attr_reader :shown
+        # @return [Hash, nil] `{ ends_at:, label: }`, ms since the epoch
+        attr_reader :timer
+        # @return [Array<String>] ids of people in order of asking
+        attr_reader :hands
+        # @return [Rights::HouseRules]
+        attr_reader :rules
+        # @return [Hash, nil] of the waiting room: `{ title:, course:, starts_at:, minutes:, rehearsal: }`
+        attr_reader :welcome
+        # @return [Array<Hash>] of the waiting room: `{ id:, name: }` of the staff who are there
+        attr_reader :hosts
+
+        def initialize
+          @hands = []
+          @hosts = []
+          @rules = Rights::HouseRules.new
+        end
+
+        # @param entry [Streams::Entry]
+        # @return [self]
+        def apply(entry)
+          PlaceChanges.fetch(entry.kind) { return self }.bind_call(self, entry, entry.body)
+          self
+        end
+
+        # @return [Integer] how much there is to write down
+        def size = @hands.length
+
+        def to_h = FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }.merge(rules: @rules.to_h)
+        alias view to_h
+
+        # @param facts [Hash] as written by {#to_h}
+        def self.from(facts) = new.tap { |place| place.send(:restore, facts) }
+
+        private
+
+        def restore(facts)
+          FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @rules = Rights::HouseRules.from(facts[:rules])
+        end
+
+        def shown_on(_entry, body) = @shown = body[:board] && body.slice(:board, :page)
+        def timer_set(_entry, body) = @timer = body
+        def timer_stopped(_entry, _body) = @timer = nil
+        def hand_raised(entry, _body) = @hands |= [entry.actor]
+        def hand_lowered(_entry, body) = @hands -= [body[:person]]
+
+        def ruled(_entry, body)
+          @rules = @rules.set(body[:right].to_sym, body[:allow], person: body[:person])
+        end
+
+        def rules_set(_entry, body)
+          body[:rules].each { |right, allow| @rules = @rules.set(right, allow) }
+        end
+
+        def welcomed(_entry, body) = @welcome = body
+        def host_came(_entry, body) = @hosts = [*@hosts.reject { |host| host[:id] == body[:id] }, body]
+        def host_went(_entry, body) = @hosts = @hosts.reject { |host| host[:id] == body[:id] }
+      end
+
+      # Which method of {Place} takes in which kind of entry.
+      PlaceChanges = {
+        'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
+        'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
+        'host_came' => :host_came, 'host_went' => :host_went
+      }.transform_values { |name| Place.instance_method(name) }.freeze
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Sittings
+      # The boards of the lesson are others than the class knew, or for others. A board that students may no longer
+      # see goes off show.
+      class SetBoards < SittingCommand
+        on :sitting, 'class.set_boards'
+        touches :staff, :main
+        contract { Plan::BOARDS.call(self) }
+
+        def decide
+          return if sitting.ended?
+
+          seen = Plan.public_boards(input[:boards])
+          [(entry('boards', { boards: input[:boards] }, on: :staff) unless plan.boards == input[:boards]),
+           (entry('boards', { boards: seen }) unless sitting.boards == seen), *off_show(seen)]
+        end
+
+        private
+
+        def off_show(seen)
+          shown = scene.of(:main).shown
+          return [] if shown.nil? || seen.any? { |board| board[:id] == shown[:board] }
+
+          [entry('shown', { board: nil, page: nil }, on: :main)]
+        end
+      end
+    end
+  end
+end

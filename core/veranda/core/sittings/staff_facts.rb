@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Sittings
+      # What only the staff of a class know: the plan with notes, cues and rules, all boards, who waits at the doors,
+      # and which cues were fired.
+      class StaffFacts
+        # @return [Array<Hash>] steps as planned: `{ id:, title:, minutes:, shortest:, notes:, board:, material:, rules:, cues: }`
+        attr_reader :steps
+        # @return [Array<Hash>] `{ id:, name:, audience:, outside:, first_page: }` of every board
+        attr_reader :boards
+        # @return [String, nil] step at which recording begins by itself
+        attr_reader :record_from
+        # @return [Array<String>] ids of cues that were fired
+        attr_reader :cued
+        # @return [Hash{String => Hash}] `{ id:, name:, role:, since: }` of those who wait, in the order they came
+        attr_reader :waiting
+
+        def initialize
+          @steps = []
+          @boards = []
+          @cued = []
+          @waiting = {}
+        end
+
+        # @return [Hash, nil]
+        def step(id) = @steps.find { |step| step[:id] == id }
+
+        # @return [Hash, nil]
+        def board(id) = @boards.find { |board| board[:id] == id }
+
+        # @return [Hash, nil] the board if students may see it
+        def open_board(id) = board(id)&.then { |board| board if board[:audience] == 'everyone' }
+
+        # @return [String] the page of a board that comes on show first
+        def first_page(board_id) = board(board_id)&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE
+
+        # @return [Hash, nil]
+        def cue(id) = @steps.flat_map { |step| step[:cues] || [] }.find { |cue| cue[:id] == id }
+
+        # @return [Hash{String => Integer}] fewest minutes by step
+        def shortest = @steps.to_h { |step| step.values_at(:id, :shortest) }
+
+        # @param entry [Streams::Entry]
+        # @return [self]
+        def apply(entry)
+          body = entry.body
+          case entry.kind
+          when 'planned' then @steps, @boards, @record_from = body.values_at(:steps, :boards, :record_from)
+          when 'boards' then @boards = body[:boards]
+          when 'waits' then @waiting[body[:id]] = { **body, since: entry.at }
+          when 'waits_no_more' then body[:people].each { |id| @waiting.delete(id) }
+          when 'cued' then @cued |= [body[:cue]]
+          end
+          self
+        end
+
+        # @return [Integer] how much there is to write down
+        def size = @waiting.length
+
+        def to_h
+          { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values }
+        end
+        alias view to_h
+
+        # @param facts [Hash] as written by {#to_h}
+        def self.from(facts)
+          new.tap do |staff|
+            %i[steps boards record_from cued].each { |field| staff.instance_variable_set(:"@#{field}", facts[field]) }
+            staff.waiting.merge!(facts[:waiting].to_h { |row| [row[:id], row] })
+          end
+        end
+      end
+    end
+  end
+end

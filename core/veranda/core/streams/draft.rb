@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Streams
+      # An entry that a command has decided on and nobody has stored yet.
+      #
+      # @!attribute stream [String]
+      # @!attribute kind [String]
+      # @!attribute body [Hash] with symbol keys
+      Draft = Struct.new(:stream, :kind, :body)
+    end
+  end
+end

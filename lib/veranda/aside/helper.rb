@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require 'socket'
+
+module Veranda
+  module Aside
+    # The process beside: `aside.rb` at the root, spoken to over a pair of sockets. It ends when this process does.
+    class Helper
+      SCRIPT = File.join(ROOT, 'aside.rb')
+
+      def initialize
+        @socket, theirs = UNIXSocket.pair
+        @pid = Process.spawn({ 'RUBY_GC_HEAP_INIT_SLOTS' => nil, 'RUBY_GC_HEAP_FREE_SLOTS' => nil }, RbConfig.ruby, SCRIPT,
+                             in: theirs, out: :err, close_others: true, pgroup: true)
+        theirs.close
+      end
+
+      def alive? = !@pid.nil?
+
+      # @param name [Symbol]
+      # @param arguments [Hash]
+      # @return [Array] `[:done, result]` or `[:refused, code, says]`
+      # @raise [IOError] when it went away
+      def ask(name, arguments)
+        Message.write(@socket, [name, arguments])
+        Message.read(@socket) || raise(EOFError, 'The helper went away')
+      end
+
+      # Ends it with all that it has started.
+      def stop
+        return unless @pid
+
+        pid, @pid = @pid, nil
+        @socket.close
+        Process.kill(:KILL, -pid)
+        Process.detach(pid)
+      rescue Errno::ESRCH
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+require 'argon2'
+
+module Veranda
+  module Aside
+    # What may be asked of the process beside. Answers are plain values; files are left in the scratch folder, for whoever asked to
+    # give out and throw away.
+    class Tasks
+      # What strangers ask for before anybody knows them.
+      AT_THE_DOOR = :password_fits
+      # Made anew each time, so never tried again.
+      ONCE = %i[take_lesson rehearse].freeze
+      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
+
+      # @param archive [Store::Archive]
+      def initialize(archive)
+        @archive = archive
+      end
+
+      # @param name [Symbol]
+      # @param arguments [Hash]
+      # @return [Array] `[:done, result]` or `[:refused, code, says]`
+      def call(name, arguments)
+        tries ||= 0
+        [:done, public_send(name, **arguments)]
+      rescue Core::Refusal => e
+        [:refused, e.code, e.says]
+      rescue *Store::Database::AWAY => e
+        # A connection may have died while nobody asked for anything.
+        @archive.log.disconnect
+        retry if (tries += 1) < 2 && !ONCE.include?(name)
+
+        Console.warn(self, 'The database is away', e)
+        [:refused, :away, 'This could not be reached just now. What you had is kept; try again in a moment.']
+      rescue StandardError => e
+        Complaint.of(self, "#{name} failed", e)
+        [:refused, :fault, 'Something went wrong here. What you had is kept; try again in a moment.']
+      end
+
+      # @return [String] path of the file
+      def board_pdf(board:) = file('pdf', files.pdf([[name(board), state(board)]]))
+      def board_svg(board:, page:) = file('svg', files.svg(with_page(board, page), page, title: name(board)))
+      def board_png(board:, page:) = file('png', files.png(with_page(board, page), page))
+      def lesson_pdf(boards:) = file('pdf', files.pdf(boards.map { |board| [name(board), state(board)] }))
+      def lesson_zip(lesson:) = file('zip', Workshop::LessonZip.new(@archive, @archive.lessons.fetch(lesson)).call)
+
+      # What a board looks like where it begins, kept until it changes.
+      # @return [String] name in the store
+      def board_small(board:)
+        row = @archive.lessons.board(board)
+        kept, seq = @archive.small_pictures.find(board)
+        return kept if kept
+
+        board_state, = @archive.log.state(stream(board))
+        page = board_state.pages.include?(row[:first_page]) ? row[:first_page] : board_state.pages.first
+        @archive.small_pictures.keep(board, seq, files.small(board_state, page))
+      end
+
+      # @return [String] JSON
+      def board_at(board:, seq:) = JSON.generate(@archive.log.state_after(stream(board), seq).view)
+      def board_changes(board:, page:) = JSON.generate(@archive.boards.changes(board, page))
+      def replay_at(sitting:, t:) = JSON.generate(replay(sitting).at(t))
+      def replay_between(sitting:, from:, to:) = JSON.generate(from: from, to: to, entries: replay(sitting).between(from, to))
+
+      # @return [Array<String>] ids
+      def replay_people(sitting:) = replay(sitting).people.to_a
+
+      # @return [Hash{String => Array<Hash>}] findings by lesson
+      def findings(lessons:, now:)
+        preparation = Preparing::Preparation.new(@archive)
+        lessons.to_h { |id| [id, preparation.findings(@archive.lessons.fetch(id), now: now)] }
+      end
+
+      # Every board is folded and copied.
+      # @return [String] id of a class to practise in
+      def rehearse(lesson:) = Preparing::Classes.new(@archive).rehearsal(@archive.lessons.fetch(lesson))
+
+      # Boards whose digest is older than they are.
+      def refresh_boards(courses:) = @archive.boards.refresh(courses)
+
+      # @return [Boolean] whether a password is the one that a hash was made of
+      def password_fits(hash:, password:) = Argon2::Password.verify_password(password, hash)
+
+      # @return [String] id of the lesson
+      def take_lesson(path:, course:, by:)
+        Workshop::LessonFromZip.new(@archive, path, course_id: course, by: by).call
+      end
+
+      private
+
+      def files = Workshop::BoardFiles.new(@archive)
+      def stream(board) = Core::Streams::StreamName.board(board)
+      def state(board) = @archive.log.state(stream(board)).first
+      def name(board) = @archive.lessons.board(board)[:name]
+
+      def with_page(board, page)
+        state(board).tap do |found|
+          raise Core::Refusal.new(:no_such_board, 'That page is not on this board.') unless found.pages.include?(page)
+        end
+      end
+
+      def replay(sitting)
+        recording = @archive.recordings.recording(@archive.recordings.fetch(sitting)) or raise @archive.recordings.no_such_recording
+        Store::Replay.new(@archive.log, sitting, recording)
+      end
+
+      def file(ending, bytes)
+        File.join(@archive.files.scratch, "#{Store::Ids.call}.#{ending}").tap { |path| File.binwrite(path, bytes) }
+      end
+    end
+  end
+end

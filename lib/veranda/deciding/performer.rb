@@ -1,0 +1,223 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Deciding
+    # Carries out orders: locks the streams they write to, reads what other processes added, lets the core
+    # decide one after the other, and stores all new entries in one commit.
+    #
+    #   performer = Performer.new(log) { |entry| publish(entry) }
+    #   performer.perform([order, order], at: now) #=> [Outcome, Outcome]
+    #
+    # Streams that are only looked at are not locked. They are taken as they were last heard of, and when one of them turns out to
+    # have moved at the moment of writing, nothing is stored and all is decided again. The same goes for streams that nobody
+    # else has written to of late; others are locked before anything is decided.
+    #
+    # Entries reach the block in the order of their stream, each once, and only after they
+    # are committed, whichever process added them. One performer serves one caller at a time.
+    class Performer
+      # How often orders are decided again because something they looked at had moved.
+      TRIES = 5
+
+      # @param log [Store::Log]
+      # @param rng [Random]
+      # @yieldparam entry [Core::Streams::Entry]
+      def initialize(log, rng: Random.new, &published)
+        @log = log
+        @rng = rng
+        @published = published || proc {}
+        @copies = {}
+        @told = {}
+      end
+
+      # @param name [String]
+      # @return [StreamCopy] up to date as far as this process has heard
+      def copy(name) = @copies[name] ||= load(name)
+
+      # @return [Boolean] whether `name` is held here and behind `seq`
+      def behind?(name, seq) = @copies.key?(name) && @copies[name].seq < seq
+
+      # Reads what others have added to a stream.
+      def catch_up(name)
+        copy = copy(name)
+        @log.entries(name, after: copy.seq).each { |entry| take(copy, entry) }
+      end
+
+      # @param orders [Array<Order>]
+      # @param at [Integer] ms since the epoch
+      # @return [Array<Outcome>] one for each order
+      # @raise [StandardError] when nothing was stored; the copies are as they were committed
+      def perform(orders, at:)
+        outcomes = known_or { commit(orders, at) }
+        outcomes.each { |outcome| outcome.entries.each { |entry| tell(entry) } }
+        outcomes
+      end
+
+      # Lets go of a stream; it is read afresh when next needed.
+      def forget(name)
+        @copies.delete(name)
+        @told.delete(name)
+      end
+
+      private
+
+      # Who repeats an order that was carried out is told so, also when they did not know that they repeat it.
+      def known_or
+        outcomes = yield
+        doubtful = outcomes.select { |outcome| outcome.refusal && !outcome.order.again }
+        return outcomes if doubtful.empty?
+
+        done = already(doubtful.map(&:order))
+        outcomes.map { |outcome| done[outcome.order] ? repeated(outcome.order, done[outcome.order]) : outcome }
+      end
+
+      def repeated(order, seq) = Outcome.new(order: order, entries: [], seq: seq)
+
+      # @return [Hash{Order => Integer}] by identity: seq of those that were carried out before
+      def already(orders)
+        done = {}.compare_by_identity
+        return done if orders.empty?
+
+        seqs = @log.known(orders.flat_map { |order| order.writes.map { |name| [name, order.id] } })
+        orders.each do |order|
+          seq = order.writes.filter_map { |name| seqs[[name, order.id]] }.first
+          done[order] = seq if seq
+        end
+        done
+      end
+
+      def commit(orders, at)
+        tries ||= 0
+        append(orders, at)
+      rescue Sequel::UniqueConstraintViolation
+        # Some order had been carried out before, unknown to us. Ask for all of them this time.
+        raise if orders.all?(&:again)
+
+        orders.each { |order| order.again = true }
+        retry
+      rescue Store::Log::Moved => e
+        raise if (tries += 1) >= TRIES
+
+        # Whoever else writes there may go on doing so: next time the streams are locked first.
+        e.names.each do |name|
+          catch_up(name)
+          copy(name).share
+        end
+        retry
+      end
+
+      def append(orders, at)
+        writes = orders.flat_map(&:writes).uniq
+        begin_streams(orders)
+        looked = looked(orders, writes)
+        writes.any? { |name| copy(name).shared? } ? append_locked(orders, at, writes, looked) : append_at_once(orders, at, writes, looked)
+      rescue StandardError => e
+        # The copies hold what was decided in vain.
+        writes.each { |name| @copies.delete(name) }
+        @log.disconnect if e.is_a?(Sequel::DatabaseDisconnectError)
+        raise
+      end
+
+      def append_locked(orders, at, writes, looked)
+        outcomes = nil
+        @log.append(writes, looked: looked) do |heads|
+          heads.each { |name, head| catch_up(name) if copy(name).seq < head }
+          outcomes = decide_all(orders, at)
+          outcomes.flat_map(&:entries)
+        end
+        outcomes
+      end
+
+      def append_at_once(orders, at, writes, looked)
+        expected = writes.to_h { |name| [name, copy(name).seq] }
+        outcomes = decide_all(orders, at)
+        entries = outcomes.flat_map(&:entries)
+        # A refusal may be due to something that this process has not heard of yet.
+        unmoved!(expected) if entries.empty? || outcomes.any?(&:refusal)
+        @log.append_at(entries, expected: expected, looked: looked) unless entries.empty?
+        outcomes
+      end
+
+      def unmoved!(expected)
+        heads = @log.heads(expected.keys)
+        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if heads.length < expected.length
+        raise Store::Log::Moved, expected.keys unless heads == expected
+      end
+
+      # In a commit of their own, since making them and then waiting for a lock could have two processes wait for each other.
+      def begin_streams(orders)
+        orders.flat_map(&:begins).uniq.each { |name| @log.begin(name) unless @copies.key?(name) }
+      end
+
+      # @return [Hash{String => Integer}] seq of the streams that are looked at, as they are known here
+      def looked(orders, writes) = (orders.flat_map(&:reads).uniq - writes).to_h { |name| [name, copy(name).seq] }
+
+      def decide_all(orders, at)
+        done = already(orders.select(&:again))
+        ids = {}
+        orders.map do |order|
+          seq = done[order] || ids[[order.stream, order.id]]
+          outcome = seq ? repeated(order, seq) : decide(order, at)
+          # The same id twice in one batch counts once.
+          ids[[order.stream, order.id]] = outcome.seq if outcome.entries.any?
+          outcome
+        end
+      end
+
+      def decide(order, at)
+        readable!(order)
+        drafts = Core::Commands.drafts(order.command, order.input, scene(order, at))
+        entries = store(order, drafts, at)
+        seq = entries.reverse.find { |entry| entry.stream == order.stream }&.seq || entries.first&.seq
+        Outcome.new(order: order, entries: entries, seq: seq || copy(order.stream).seq)
+      rescue Core::Refusal => e
+        Outcome.new(order: order, entries: [], refusal: e)
+      end
+
+      # The first entry on each stream carries the id of the command, by which it is known again.
+      # @raise [ArgumentError] when the command writes where it did not say it would
+      def store(order, drafts, at)
+        strangers = drafts.map(&:stream) - order.writes
+        raise ArgumentError, "#{order.command.wire_name} did not declare #{strangers.first}" if strangers.any?
+
+        first = Hash.new(order.id)
+        drafts.map do |draft|
+          copy(draft.stream).add(draft, at: at, by: order.by, command_id: first[draft.stream]).tap { first[draft.stream] = nil }
+        end
+      end
+
+      def scene(order, at)
+        Core::Scene.new(order.concern, by: order.by, at: at, rng: @rng, outside: order.outside,
+                                       earlier: ->(seq) { @log.state_after(order.stream, seq) }) { |name| copy(name).state }
+      end
+
+      # Who comes by the lesson's door has been let to the board there.
+      def readable!(order)
+        return if order.sitting_id.nil? || order.internal? || order.outside
+
+        sitting, staff = [order.concern.name(:sitting), order.concern.name(:staff)].map { |name| copy(name).state }
+        return if Core::Access.reads?(order.by, sitting, staff, order.stream)
+
+        raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
+      end
+
+      def take(copy, entry)
+        copy.take(entry)
+        tell(entry)
+      end
+
+      def tell(entry)
+        @told[entry.stream] = entry.seq
+        @published.call(entry)
+      end
+
+      # A copy is dropped when a commit fails, because it holds what was decided in vain. What
+      # others committed meanwhile is in the new copy but has not been published here yet.
+      def load(name)
+        @copies[name] = copy = StreamCopy.load(name, @log)
+        @log.entries(name, after: @told[name], last: copy.seq).each { |entry| tell(entry) } if @told.key?(name)
+        @told[name] ||= copy.seq
+        copy
+      end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Live
+    # What follows entries in a live class, see {Deciding::Followers}. Followers run between batches and look at the class as it
+    # is then; several that wait for the same thing are one.
+    class Aftermath
+      # Kind of stream and of entry, and what follows it.
+      TABLE = {
+        'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],
+        'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in],
+        'sitting.ended' => %i[review tell_timing keep_snapshots],
+        'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
+        'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
+        'own.placed' => %i[review_person]
+      }.freeze
+
+      # @param gathering [Gathering]
+      # @param lane [Lane]
+      # @param welcomes [Welcomes]
+      def initialize(gathering, lane:, welcomes:)
+        @gathering = gathering
+        @hub = gathering.hub
+        @lane = lane
+        @welcomes = welcomes
+        @followers = Deciding::Followers.new(TABLE, self)
+        @waiting = {}
+      end
+
+      # Has everything done that follows an entry. Not here and now: the state may hold more than this entry until
+      # the batch is through.
+      # @param entry [Core::Streams::Entry]
+      def of(entry)
+        @followers.after(entry).each { |name| schedule(name, entry) }
+      end
+
+      private
+
+      def schedule(name, entry, tries: 1)
+        key = [name, entry.stream]
+        return if @waiting[key]
+
+        @waiting[key] = true
+        @lane.visit do |performer|
+          @waiting.delete(key)
+          @performer = performer
+          @followers.call(name, entry, tries: tries) { |again| later { schedule(name, entry, tries: again) } }
+        end
+      end
+
+      def later(&)
+        @hub.background do
+          sleep Deciding::Followers::PAUSE
+          yield
+        end
+      end
+
+      def facts(entry)
+        id = Core::Streams::StreamName.sitting_id(entry.stream)
+        names = Core::Streams::StreamName
+        [names.sitting(id), names.staff(id)].map { |name| @performer.copy(name).state }
+      end
+
+      def review(entry)
+        sitting, = facts(entry)
+        @welcomes.review(@gathering.peers_in(sitting.id), @performer)
+      end
+
+      def review_rights(entry)
+        peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
+        peers.each { |peer| @welcomes.tell_rights(peer, @performer) }
+      end
+
+      # Whose place is another reads other streams.
+      def review_person(entry)
+        person = Core::Streams::StreamName.part(entry.stream)
+        peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
+        @welcomes.review(peers.select { |peer| peer.person.id == person }, @performer)
+      end
+
+      def tell_timing(entry) = @welcomes.tell_timing(*facts(entry))
+
+      # Who waits when the doors are open, comes in.
+      def let_in(entry)
+        sitting, staff = facts(entry)
+        return unless sitting.open?
+
+        staff.waiting.keys.each_slice(Core::Sittings::LetIn::MOST) do |people|
+          @gathering.observe('class.let_in', sitting.id, Deciding::Perform::HOUSE, people: people)
+        end
+      end
+
+      # So that the recording of a class that is over opens at once.
+      def keep_snapshots(entry)
+        sitting, = facts(entry)
+        Core::Access.recorded(sitting).each { |name| @hub.archive.log.snapshots.want(name, @performer.copy(name).seq) }
+      end
+    end
+  end
+end

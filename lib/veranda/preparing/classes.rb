@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Makes a lesson's class ready to be entered: set up, and planned as the lesson stands now.
+    class Classes
+      # @param archive [Store::Archive]
+      def initialize(archive)
+        @archive = archive
+      end
+
+      # @param lesson [Hash]
+      # @param again [Boolean] whether an ended class is followed by a new one
+      # @return [String] id of the class
+      def ready(lesson, again: false) = planned(@archive.sittings.current(lesson[:id], again: again))
+
+      # @return [String] id of a class to practise in
+      def rehearsal(lesson) = planned(@archive.sittings.rehearsal(lesson[:id]))
+
+      # Tells the classes of a lesson that are not over what its boards are now.
+      # @param lesson_id [String]
+      def boards_changed(lesson_id)
+        boards = @archive.sittings.board_facts(lesson_id)
+        @archive.sittings.of_lesson(lesson_id).each do |row|
+          next if @archive.sittings.state(row[:id]).ended?
+
+          Deciding::Perform.call(@archive.log, 'class.set_boards', { boards: boards }, stream: stream(row))
+        end
+      end
+
+      private
+
+      def stream(row) = Core::Streams::StreamName.sitting(row[:id])
+
+      def planned(sitting)
+        if @archive.sittings.state(sitting[:id]).planned?
+          Deciding::Perform.call(@archive.log, 'class.plan', @archive.sittings.plan(sitting), stream: stream(sitting))
+        end
+        sitting[:id]
+      rescue Core::Refusal => e
+        # Somebody opened the doors at this very moment.
+        raise unless e.code == :doors_open
+
+        sitting[:id]
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # One person who reads something outside of the live class: gathers what is known of them and asks {Core::Access}. Every
+    # resource goes through this.
+    class Reader
+      # @param archive [Store::Archive]
+      # @param person [Hash, nil] `{ id:, name:, stand_in: }`; nil for nobody
+      # @param watches [#call] whether they hold a good link to the recording of a class, by its id
+      def initialize(archive, person, watches: ->(_) { false })
+        @archive = archive
+        @person = person
+        @watches = watches
+      end
+
+      # @param lesson [Hash]
+      # @return [Core::Person, nil] the person in their role there
+      def in_lesson(lesson)
+        return unless @person
+
+        @roles ||= {}
+        @roles.fetch(lesson[:id]) do |id|
+          role = role(lesson)
+          @roles[id] = role && Core::Person.new(id: @person[:id], name: @person[:name], role: role)
+        end
+      end
+
+      # @param row [Hash] of the board
+      # @param lesson [Hash] that it belongs to
+      def board?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
+        person = in_lesson(lesson)
+        return true if Core::Access.board?(person, row)
+
+        Core::Access.board?(person, row, taught: taught?(lesson[:id]))
+      end
+
+      # @param row [Hash] a recording, as from {Store::Recordings#fetch}
+      # @param lesson [Hash]
+      def recording?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
+        Core::Access.recording?(in_lesson(lesson), shared: row[:shared], link: @watches.call(row[:sitting_id]), rehearsal: row[:rehearsal])
+      end
+
+      # @param ids [Array<String>] of materials
+      # @return [Boolean] whether all of them may be seen
+      def slides?(ids) = ids.all? { |id| (material = @archive.materials.find_all([id]).first) && slide?(material) }
+
+      # @param material [Hash]
+      def slide?(material) = Core::Access.slide?(teaches: teaches?(material)) || Core::Access.slide?(teaches: false, **seen(material))
+
+      # @param material [Hash]
+      # @param kind [String] of the version that is asked for
+      def original?(material, kind)
+        teaches = teaches?(material)
+        Core::Access.original?(kind: kind, teaches: teaches, **(teaches ? {} : seen(material)))
+      end
+
+      private
+
+      def courses = @courses ||= @person ? @archive.people.courses(@person[:id]) : {}
+
+      def role(lesson)
+        return 'stand_in' if @person[:stand_in]
+
+        courses[lesson[:course_id]] || ('guest' if @archive.people.guest?(lesson[:id], @person[:id]))
+      end
+
+      def teaches?(material) = Core::Person::STAFF.include?(courses[material[:course_id]])
+
+      def seen(material)
+        rows = @archive.materials.shown_on(material[:id])
+        { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows) }
+      end
+
+      # Whether the person is in the class of a lesson now, and not just at its doors.
+      def taught?(lesson_id)
+        return false unless @person
+
+        @taught ||= {}
+        @taught.fetch(lesson_id) do
+          sitting = @archive.sittings.open_of(lesson_id)
+          place = sitting && @archive.log.state(Core::Streams::StreamName.own(sitting, @person[:id])).first.place
+          @taught[lesson_id] = !place.nil? && place != Core::Sittings::Places::WAITING
+        end
+      end
+
+      def recorded?(boards)
+        boards.group_by { |row| row.slice(:lesson_id, :course_id) }.any? do |lesson, rows|
+          recordings = @archive.recordings.of_lessons([lesson[:lesson_id]])
+          recordings.any? { |row| recording?(row, { id: lesson[:lesson_id], course_id: lesson[:course_id] }) && shows?(row, rows) }
+        end
+      end
+
+      # While a class goes on there is nothing to watch yet.
+      def shows?(row, boards)
+        recorded = @archive.recordings.recording(row)&.streams or return false
+        boards.any? { |board| recorded.include?(Core::Streams::StreamName.board(board[:id])) }
+      end
+    end
+  end
+end

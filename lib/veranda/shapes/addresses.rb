@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Shapes
+    # Which address answers with what, when all went well.
+    module Addresses
+      include Language
+
+      ID = object({ id: STRING })
+      SITTING = object({ sitting: STRING })
+      LINKS = object({ links: list(shape(:LinkRow)) })
+      NOTHING = object({})
+
+      ALL = {
+        'GET /api/session' => shape(:Session),
+        'DELETE /api/session' => object({ person: { type: 'null' } }),
+        'GET /api/sticks' => shape(:Sticks),
+        'PATCH /api/sticks' => shape(:Sticks),
+        'POST /api/links/look' => shape(:LookedAt),
+        'POST /api/links/enter' => object({ to: STRING }),
+        'GET /api/courses' => list(shape(:Course)),
+        'GET /api/desk' => shape(:DeskFacts),
+        'POST /api/lessons' => ID,
+        'GET /api/lessons/:id' => either(shape(:LessonFacts), shape(:OpenLesson)),
+        'PATCH /api/lessons/:id' => shape(:LessonFacts),
+        'POST /api/lessons/:id/class' => SITTING,
+        'POST /api/lessons/:id/rehearsals' => SITTING,
+        'POST /api/lessons/:id/boards' => shape(:BoardRow),
+        'POST /api/lessons/:id/copies' => ID,
+        'GET /api/lessons/:id/news' => list(shape(:News)),
+        'POST /api/lessons/:id/links' => shape(:MadeLink),
+        'DELETE /api/lessons/:id/links/:link' => shape(:GuestFacts),
+        'GET /api/lessons/:id/guests' => shape(:GuestFacts),
+        'DELETE /api/lessons/:id/guests/:person' => shape(:GuestFacts),
+        'GET /api/classes/:id' => shape(:ClassFacts),
+        'GET /api/boards' => list(shape(:FoundBoard)),
+        'PATCH /api/boards/:id' => shape(:BoardRow),
+        'POST /api/boards/:id/visits' => NOTHING,
+        'GET /api/boards/:id/changes' => list(shape(:BoardChange)),
+        'GET /api/boards/:id/at/:seq' => shape(:BoardView),
+        'GET /api/courses/:id/materials' => list(shape(:Material)),
+        'POST /api/courses/:id/links' => ID,
+        'GET /api/materials/:id' => shape(:MaterialFacts),
+        'PATCH /api/materials/:id' => shape(:Material),
+        'DELETE /api/materials/:id' => NOTHING,
+        'POST /api/uploads' => shape(:Upload),
+        'GET /api/uploads/:id' => shape(:Upload),
+        'PATCH /api/uploads/:id' => shape(:Upload),
+        'DELETE /api/uploads/:id' => NOTHING,
+        'GET /api/recordings' => object({ recordings: list(shape(:RecordingRow)) }),
+        'GET /api/recordings/:id' => shape(:RecordingFacts),
+        'PATCH /api/recordings/:id' => object({ shared: BOOLEAN }),
+        'GET /api/recordings/:id/at' => shape(:RecordedMoment),
+        'GET /api/recordings/:id/entries' => shape(:RecordedEntries),
+        'GET /api/recordings/:id/links' => LINKS,
+        'POST /api/recordings/:id/links' => shape(:MadeLink),
+        'DELETE /api/recordings/:id/links/:link' => LINKS
+      }.freeze
+
+      PATTERNS = ALL.map { |address, found| [/\A#{address.gsub(/:\w+/, '[^/.]+')}\z/, found] }.freeze
+      private_constant :PATTERNS
+
+      # @param method [String] as `GET`
+      # @param path [String] without what is asked for after `?`
+      # @return [Hash, nil] what the address answers with; nil for files
+      def self.of(method, path) = PATTERNS.find { |pattern, _| pattern.match?("#{method} #{path}") }&.last
+    end
+  end
+end

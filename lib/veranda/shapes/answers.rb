@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Shapes
+    # What the HTTP resources answer with, see {Addresses}. Lengths are ms, moments ms since the epoch.
+    module Answers
+      include Language
+
+      KINDS = %w[document picture sound clip link].freeze
+      STATES = %w[waiting working ready failed].freeze
+      AUDIENCE = one_of('everyone', 'staff')
+      OUTSIDE = one_of('closed', 'read', 'work')
+      TITLED = { id: STRING, title: STRING }.freeze
+      NAMED = { id: STRING, name: STRING }.freeze
+
+      SESSIONS = {
+        Session: object({ csrf: STRING, person: maybe(object({ **NAMED, teaches: BOOLEAN })) }),
+        Stick: object({ kind: one_of(Core::Boards::Mark::FREEHAND), ink: one_of(Core::Boards::Inks::NAMES), width: NUMBER },
+                      about: 'A ready tool: what it draws, in which ink and how wide (px on the page).'),
+        Sticks: object({ sticks: maybe(list(shape(:Stick))) }),
+        LookedAt: object({ kind: one_of('personal', 'class', 'recording'), name: maybe(STRING), lesson: maybe(shape(:LessonOfLink)) },
+                         about: 'What a link is for, before anybody goes in by it.'),
+        LessonOfLink: object({ title: STRING, starts_at: MOMENT, minutes: INTEGER, course: STRING, host: maybe(STRING), known: BOOLEAN }),
+        MadeLink: object({ id: STRING, token: STRING, expires_at: maybe(MOMENT) }, about: 'A link, shown once.'),
+        LinkRow: object({ id: STRING, made_at: MOMENT, expires_at: maybe(MOMENT) }),
+        GuestFacts: object({ guests: list(object({ **NAMED, link_id: maybe(STRING) })), links: list(shape(:LinkRow)) },
+                           about: "Who came into a lesson's classes by link, and the links that still let people in."),
+        Course: object({ **NAMED, role: STRING })
+      }.freeze
+
+      LESSON = { **TITLED, number: INTEGER, minutes: INTEGER, role: STRING, starts_at: MOMENT, course: STRING }.freeze
+      STEP = { **TITLED, minutes: INTEGER, shortest: INTEGER, notes: STRING, board: maybe(STRING), material: maybe(STRING),
+                         rules: maybe(Views::RULES), cues: list(shape(:Cue)) }.freeze
+      SHEET = object({ total: INTEGER, minutes: INTEGER, over: INTEGER, rows: list(object({ **STEP, starts_at: MOMENT })), slack: INTEGER,
+                       squeeze: maybe(list(shape(:LessMinutes))) })
+
+      LESSONS = {
+        Finding: object({ code: STRING, says: STRING, **%i[step board page mark material].to_h { |place| [place, maybe(STRING)] } }),
+        DeskFacts: object({ now: MOMENT, lessons: list(shape(:DeskLesson)), waiting: shape(:DeskWaiting) }),
+        DeskLesson: object({ **LESSON, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
+                           may: { steps: list(object({ title: STRING, minutes: INTEGER })), boards: INTEGER, record_from: maybe(STRING),
+                                  to_mend: list(shape(:Finding)) }),
+        DeskClass: object({ id: STRING, status: one_of('planned', 'open', 'ended'), here: INTEGER, shared: BOOLEAN,
+                            recorded: maybe(INTEGER) }),
+        DeskWaiting: object({ recordings: list(object(TITLED)), lessons: list(object({ **TITLED, count: INTEGER })) }),
+        Step: object(STEP),
+        LessonFacts: object({ **LESSON, course_id: STRING, steps: list(shape(:Step)), record_from: maybe(STRING), version: INTEGER,
+                                        sheet: SHEET, boards: list(shape(:BoardRow)), to_mend: list(shape(:Finding)) },
+                            may: { conflicts: list(shape(:Conflict)) },
+                            about: 'A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that ' \
+                                   'theirs was kept; `squeeze` is null when there is not that much to spare.'),
+        OpenLesson: object({ **LESSON, course_id: STRING, boards: list(object({ **NAMED, outside: OUTSIDE, first_page: STRING })) },
+                           about: 'A lesson as its students see it before and after class.'),
+        Conflict: object({ step: maybe(STRING), field: STRING, title: STRING, mine: ANYTHING, theirs: ANYTHING },
+                         about: 'A field that two people changed differently; `step` is null for the lesson itself.'),
+        News: object({ board: STRING, person: STRING, name: STRING, count: INTEGER, at: MOMENT },
+                     about: 'What somebody did on a board since one last looked.'),
+        ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
+                                       shared: BOOLEAN },
+                           about: '`recording`: whether there is something to watch afterwards, now or once staff share it.')
+      }.freeze
+
+      BOARDS = {
+        BoardRow: object({ **NAMED, lesson_id: STRING, audience: AUDIENCE, outside: OUTSIDE, template: BOOLEAN, material_id: maybe(STRING),
+                                    first_page: STRING }),
+        FoundBoard: object({ **NAMED, lesson_id: STRING, lesson: STRING, starts_at: MOMENT, course_id: STRING, template: BOOLEAN,
+                                      audience: AUDIENCE, outside: OUTSIDE, material_id: maybe(STRING), pages: maybe(INTEGER),
+                                      marks: maybe(INTEGER), words: STRING, authors: maybe(STRING), used_at: maybe(MOMENT) },
+                           about: 'A board as it is found among all others.'),
+        BoardChange: object({ seq: INTEGER, at: MOMENT, by: STRING, way: maybe(STRING), count: INTEGER })
+      }.freeze
+
+      MATERIAL = { **TITLED, course_id: STRING, labels: list(STRING), version: INTEGER, first_slide: INTEGER, link: maybe(STRING),
+                             name: STRING, type: STRING, kind: one_of(KINDS), size: INTEGER, state: one_of(STATES),
+                             newer: maybe(one_of(STATES)),
+                             slide_count: maybe(INTEGER), findings: list(object({ code: STRING, says: STRING })), made_at: MOMENT,
+                             facts: object({ poster: BOOLEAN },
+                                           may: { seconds: maybe(NUMBER), w: maybe(INTEGER), h: maybe(INTEGER), waveform: list(NUMBER),
+                                                  codecs: list(STRING) }) }.freeze
+
+      MATERIALS = {
+        Material: object(MATERIAL, may: { uses: list(shape(:Use)) },
+                                   about: '`newer`: what becomes of a newer version, while there is one that is not ready.'),
+        MaterialFacts: object({ **MATERIAL, slides: list(shape(:Slide)), uses: list(shape(:Use)) }),
+        Slide: object({ slide: INTEGER, w: INTEGER, h: INTEGER, words: STRING }),
+        Use: object({ board: STRING, name: STRING, lesson_id: STRING, lesson: STRING }, about: 'A board that shows a material.'),
+        Upload: object({ id: STRING, offset: INTEGER, size: INTEGER, piece: INTEGER }, may: { material: STRING, lesson: STRING },
+                                                                                       about: 'How far a file has come.')
+      }.freeze
+
+      RECORDING = { **TITLED, course: STRING, at: MOMENT, length: INTEGER, shared: BOOLEAN, staff: BOOLEAN }.freeze
+
+      RECORDINGS = {
+        RecordingRow: object({ **RECORDING, number: INTEGER, chapters: list(STRING) }),
+        RecordingFacts: object({ **RECORDING, chapters: list(shape(:Chapter)), stretches: list(pair(MOMENT)), cuts: INTEGER,
+                                              boards: list(shape(:SittingBoard)), people: list(object({ **NAMED, role: Views::ROLE })) },
+                               about: '`stretches`: what is left to see of the class, from and to.'),
+        Chapter: object({ title: STRING, from: INTEGER, to: INTEGER }),
+        RecordedMoment: object({ t: INTEGER, wall: MOMENT, streams: by_name(ANYTHING) }),
+        RecordedEntries: object({ from: INTEGER, to: INTEGER, entries: list(shape(:RecordedEntry)) }),
+        RecordedEntry: Entries.every('Entry & { stream: string; t: number }', stream: STRING, t: INTEGER)
+      }.freeze
+
+      ALL = { **SESSIONS, **LESSONS, **BOARDS, **MATERIALS, **RECORDINGS }.freeze
+    end
+  end
+end

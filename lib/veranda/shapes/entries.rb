@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Shapes
+    # What an entry says, by its kind. `planned` and `boards` say more on a staff stream than on the class's.
+    module Entries
+      include Language
+
+      SIGNED = { author: STRING }.freeze
+      PEOPLE = object({ people: list(STRING) })
+
+      BOARD = {
+        edited: object({ ops: list(shape(:Op)) },
+                       may: { **SIGNED, way: one_of('clear', 'undo', 'redo', 'brought_back'), sure: list(NUMBER) }),
+        page_added: object({ page: STRING, index: INTEGER }, may: { **SIGNED, ground: shape(:Ground) }),
+        laid: object({ pages: list(shape(:PageRow)) }, may: SIGNED),
+        taken_in: object({ pages: list(shape(:PageRow)), marks: list(shape(:Mark)), authors: list(shape(:Author)) }, may: SIGNED),
+        prop_used: object({ id: STRING, action: STRING, seed: INTEGER, shows: shape(:Shows) }, may: SIGNED),
+        pointed: object({ page: STRING, path: list(NUMBER) })
+      }.freeze
+
+      SITTING = {
+        planned: either(object(Views::PLAN), object(Views::STAFF_PLAN)),
+        boards: object({ boards: either(list(shape(:SittingBoard)), list(shape(:StaffBoard))) }),
+        opened: object({}),
+        ended: object({}),
+        joined: object({ people: list(object({ id: STRING, name: STRING, role: Views::ROLE })), place: STRING }),
+        seated: object({ people: list(STRING), place: STRING }),
+        dropped: object({}),
+        left: object({}),
+        moved: object({ step: STRING }),
+        extended: object({ step: STRING, minutes: INTEGER }),
+        recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN })
+      }.freeze
+
+      STAFF = {
+        waits: object({ id: STRING, name: STRING, role: Views::ROLE }),
+        waits_no_more: PEOPLE,
+        cued: object({ cue: STRING })
+      }.freeze
+
+      PLACE = {
+        shown: object({ board: maybe(STRING), page: maybe(STRING) }),
+        timer_set: Views::TIMER,
+        timer_stopped: object({}),
+        hand_raised: object({}),
+        hand_lowered: object({ person: STRING }),
+        ruled: object({ right: STRING, allow: BOOLEAN }, may: { person: STRING }),
+        rules_set: object({ rules: Views::RULES }),
+        welcomed: Views::WELCOME,
+        host_came: shape(:Author),
+        host_went: object({ id: STRING })
+      }.freeze
+
+      EXCHANGE = {
+        posted: object({ id: STRING, to: STRING, name: STRING, text: STRING }),
+        deleted: object({ id: STRING })
+      }.freeze
+
+      OWN = { placed: object({ place: STRING }) }.freeze
+
+      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN }.freeze
+
+      FIELDS = { seq: INTEGER, at: MOMENT, by: STRING }.freeze
+
+      # One shape for each kind, so that a kind tells what its body holds.
+      # @param type [String, nil] how TypeScript says it shorter
+      # @param more [Hash] further fields
+      def self.every(type = nil, **more)
+        shapes = KINDS.keys.map do |kind|
+          object({ kind: exactly(kind.to_s), body: shape(:"#{camel(kind)}Body"), **FIELDS, **more }, may: { cmd: maybe(STRING) })
+        end
+        { tsType: type, **either(*shapes) }.compact
+      end
+
+      def self.camel(kind) = kind.to_s.split('_').map(&:capitalize).join
+
+      ALL = {
+        **KINDS.to_h { |kind, body| [:"#{camel(kind)}Body", body] },
+        Entry: every.merge(description: "One fact in a stream. `at` is ms since the epoch, `by` a person's id.")
+      }.freeze
+    end
+  end
+end

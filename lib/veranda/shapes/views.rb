@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Shapes
+    # What readers see of a stream, by its kind (`view` in a welcome).
+    module Views
+      include Language
+
+      # What a plan tells everyone, and what it tells the staff.
+      PLAN = { id: STRING, title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, steps: list(shape(:SittingStep)),
+               boards: list(shape(:SittingBoard)), places: list(object({ id: STRING, name: STRING })), rehearsal: BOOLEAN }.freeze
+      STAFF_PLAN = { steps: list(shape(:StaffStep)), boards: list(shape(:StaffBoard)), record_from: maybe(STRING) }.freeze
+
+      ROLE = one_of(Core::Person::ROLES)
+      RULES = by_name(BOOLEAN)
+      SHOWN = object({ board: STRING, page: STRING })
+      TIMER = object({ ends_at: MOMENT }, may: { label: STRING })
+      WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN })
+
+      ALL = {
+        BoardView: object({ pages: list(STRING), page_facts: list(shape(:PageRow)), marks: list(shape(:Mark)),
+                            authors: list(shape(:Author)), undo: list(shape(:UndoCount)), top: INTEGER }),
+
+        UndoCount: object({ person: STRING, done: INTEGER, undone: INTEGER }, about: 'How many steps somebody can take back and do again.'),
+
+        SittingView: object({ **PLAN, status: one_of('planned', 'open', 'ended'), opened_at: maybe(MOMENT), ended_at: maybe(MOMENT),
+                                      moves: list(object({ step: STRING, at: MOMENT })),
+                                      stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
+                            about: 'What concerns the whole class and everyone who was let in may know.'),
+        Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, presence: one_of('here', 'dropped', 'left'), since: MOMENT },
+                     about: "One person's place in a class."),
+        SittingStep: object({ id: STRING, title: STRING, minutes: INTEGER },
+                            about: 'A step as everyone may know it; what else is planned for it only staff know.'),
+        SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
+
+        StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)) },
+                          about: 'What only the staff of a class know.'),
+        StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
+                          may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
+                          about: 'A step with what only staff know of it.'),
+        StaffBoard: object({ id: STRING, name: STRING, audience: one_of('everyone', 'staff') },
+                           may: { outside: one_of('closed', 'read', 'work'), first_page: STRING }),
+        Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
+        Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT }, about: 'Somebody at the doors.'),
+
+        PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), rules: shape(:HouseRules),
+                            welcome: maybe(WELCOME), hosts: list(shape(:Author)) },
+                          about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
+                                 'has `welcome` and its `hosts` instead of the rest.'),
+        HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })) }),
+
+        ExchangeView: object({ posts: list(shape(:Post)) }),
+        Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT }, may: { text: STRING, deleted_by: STRING },
+                                                                                       about: 'Its text is gone once somebody deleted it.'),
+
+        OwnView: object({ place: maybe(STRING) }, about: 'What concerns one person in a class and nobody else.')
+      }.freeze
+    end
+  end
+end

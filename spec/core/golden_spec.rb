@@ -1,0 +1,176 @@
+# frozen_string_literal: true
+
+require_relative '../core_helper'
+require_relative '../support/golden'
+
+RSpec.describe 'What Ruby and TypeScript both compute' do
+  def through_json(value) = JSON.parse(JSON.generate(value), symbolize_names: true)
+
+  def expect_golden(name, cases)
+    expect(cases.length).to be > 5
+    expect(through_json(cases)).to eq(Golden.cases(name, cases))
+  end
+
+  let(:rng) { Random.new(2) }
+
+  def wild_points(count) = Array.new(count) { [rng.rand(-200.0..200.0).round(1), rng.rand(-200.0..200.0).round(1)] }.flatten
+
+  it 'breaks text into lines' do
+    texts = ['', ' ', 'Fog', "a\n\nb", 'A vessel crossing a narrow channel shall not impede one that can navigate only within it', 'x' * 80, 'two  spaces   here ',
+             "not\u00A0broken here", 'مرحبا بكم في الميناء', '港内の注意', 'Wick Quay – Little Anson', 'soft­hyphen word', "trailing space \nnext"]
+    letters = ['a', 'W', ' ', ' ', "\n", 'é', 'Ж', '界', '.', "\u00A0"]
+    texts += Array.new(30) { Array.new(rng.rand(120)) { letters.sample(random: rng) }.join }
+    cases = texts.map do |text|
+      facts = { text: text, size: [14, 20, 33.5, 46].sample(random: rng), width: rng.rand(0..600), inset: [0, 18].sample(random: rng) }
+      layout = Core::Boards::TextLayout.new(text, size: facts[:size], width: facts[:width] - 2 * facts[:inset], inset: facts[:inset])
+      { **facts, lines: layout.lines, height: layout.height }
+    end
+    expect_golden('text_layout', cases)
+  end
+
+  it 'draws strokes, arrows and signs' do
+    cases = Array.new(30) do |i|
+      points = wild_points(1 + i % 12)
+      width = 1 + rng.rand(20)
+      { points: points, width: width, path: Core::Boards::StrokePath.call(points), head: (Core::Boards::ArrowHead.call(points, width) if points.length > 2) }
+    end
+    expect_golden('stroke_paths', cases)
+    signs = Core::Boards::Mark::SIGNS.product([[40, 40], [64, 30], [13.5, 90]]).map { |sign, (w, h)| { sign: sign, w: w, h: h, path: Core::Boards::Signs.path(sign, w, h) } }
+    expect_golden('signs', signs)
+  end
+
+  it 'outlines strokes by the pressure of the pen' do
+    cases = Array.new(9) do |i|
+      points = i.even? ? wild_points(2 + i) : Array.new(6 + i) { |n| [n * 9.5, (Math.sin(n / 3.0) * 60).round(1)] }.flatten
+      points = points.map { |value| value * 40 } if i == 8
+      press = Array.new(points.length / 2) { rng.rand.round(2) }
+      width = 2 + rng.rand(16)
+      { points: points, press: press, width: width, path: Core::Boards::StrokeOutline.path(points, press, width) }
+    end
+    expect_golden('outlines', cases)
+  end
+
+  # A mark in a class under some rules: whether somebody may take it off, and move it.
+  def tried(kind:, own:, locked:, staff:, **rules)
+    hall = sitting
+    author, asking = [own ? :farah : :jonas, staff ? :tomas : :farah]
+    author = :tomas if staff && own
+    track = board(sitting: hall)
+    track.do(person(:odalys), 'board.put', { marks: [stroke('first')] })
+    track.do(person(author), 'board.put', { marks: [kind == 'prop' ? prop('m', 'counter', shape: 'boat') : stroke('m')] })
+    track.do(person(:odalys), 'board.change', { changes: [{ id: 'm', set: { locked: true } }] }) if locked
+    rules.each { |right, allow| hall.do(person(:odalys), 'class.rule', { right: right, allow: allow }) }
+    may = lambda do |name, **input|
+      track.do(person(asking), name, input)
+      true
+    rescue Core::Refusal
+      false
+    end
+    { move: may.call('board.change', changes: [{ id: 'm', set: { x: 77 } }]), change: may.call('board.remove', ids: ['m']) }
+  end
+
+  it 'knows who may change and move which marks' do
+    cases = %w[stroke prop].product(*[[true, false]] * 6).map do |kind, own, locked, staff, draw, arrange, props|
+      facts = { kind: kind, own: own, locked: locked, staff: staff, draw: draw, arrange: arrange, props: props }
+      { **facts, **tried(**facts) }
+    end
+    expect_golden('may_change', cases)
+  end
+
+  it 'knows how much room marks take, and how high a page is' do
+    marks = [stroke('s'), stroke('t', angle: 30), box('b', 5, 7, 80, 40), box('c', 5, 7, 80, 40, angle: -75), text('w', 'Steady bearing, decreasing range'),
+             note('n', "Give-way vessel acts\nearly and clearly", h: 20), note('m', 'short', angle: 45), prop('p', 'dice', count: 1, faces: 6)]
+    cases = marks.map { |mark| { mark: mark, box: Core::Boards::Mark.box(mark), bounds: Core::Boards::Mark.bounds(mark) } }
+    expect_golden('bounds', cases)
+    pages = [{}, { grows: true }, { ground: { material: 'd', version: 1, slide: 1, w: 4, h: 3 } }, { ground: { material: 'd', version: 1, slide: 1, w: 9, h: 16 }, grows: true }]
+    heights = pages.product([[], [box('low', 0, 1_400)], [box('far', 0, 11_950)], [note('n', 'x ' * 400, y: 900)]]).map do |facts, on_it|
+      state = Core::Boards::Board.new(page_facts: facts.empty? ? {} : { 'p1' => facts }, marks: on_it.to_h { |mark| [mark[:id], mark.merge(z: 1)] })
+      { facts: facts, marks: on_it, height: state.height('p1') }
+    end
+    expect_golden('page_heights', heights)
+  end
+
+  # Everything that happens to a stream of each kind, and what it comes to. Undo counts and house rules are part of it.
+  it 'follows streams' do
+    hall = sitting(steps: Stage::PLAN[:steps].map { |step| step.merge(rules: { draw: step[:id] != 'crossing', props: true }) })
+    drawn = board(sitting: hall)
+    odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
+    play(hall, drawn, odalys, farah, jonas)
+    names = ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'own/s1.farah', 'board/b1']
+    cases = names.flat_map do |name|
+      entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
+      [{ stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }]
+    end
+    kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
+    expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
+                                 hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went placed posted deleted edited page_added laid prop_used])
+    expect_golden('folds', cases)
+  end
+
+  def play(hall, drawn, odalys, farah, jonas)
+    hall.do(odalys, 'class.move', { step: 'names' })
+    hall.do(odalys, 'class.extend', { minutes: 3 })
+    hall.do(odalys, 'class.cue', { cue: 'fog' })
+    hall.do(odalys, 'class.stop_timer')
+    hall.do(farah, 'class.raise_hand')
+    hall.do(jonas, 'class.raise_hand')
+    hall.do(odalys, 'class.lower_hand', { person: 'farah' })
+    hall.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'jonas' })
+    hall.do(odalys, 'class.rule', { right: 'arrange', allow: true })
+    draw(drawn, odalys, farah)
+    hall.do(odalys, 'class.move', { step: 'crossing' })
+    hall.do(odalys, 'class.cue', { cue: 'look' })
+    hall.do(farah, 'exchange.post', { id: 'p1', text: 'Which of us turns?' })
+    hall.do(farah, 'exchange.post', { id: 'p2', text: 'Never mind' })
+    hall.do(farah, 'exchange.delete', { id: 'p2' })
+    hall.do(odalys, 'class.record', { on: false })
+    hall.do(odalys, 'class.record', { on: true })
+    hall.do(odalys, 'class.set_boards', { boards: Stage::PLAN[:boards].map { |one| one[:id] == 'b2' ? one.merge(audience: 'staff') : one } })
+    hall.do(odalys, 'class.let_in', { people: ['jonas'], place: 'annex' }) if hall.state.place?('annex')
+    extra(hall)
+    hall.do(farah, 'class.drop')
+    hall.do(farah, 'class.join')
+    hall.do(jonas, 'class.leave', { place: 'main' })
+    hall.do(odalys, 'class.drop')
+    hall.do(odalys, 'class.end')
+  end
+
+  # What no command of today does from here: someone waits and is taken to another place.
+  def extra(hall)
+    [['staff/s1', 'waits', { id: 'oona', name: 'Oona Teague', role: 'guest' }], ['staff/s1', 'waits', { id: 'nils', name: 'Nils', role: 'student' }],
+     ['staff/s1', 'waits_no_more', { people: ['oona'] }], ['sitting/s1', 'seated', { people: ['farah'], place: 'annex' }],
+     ['own/s1.farah', 'placed', { place: 'annex' }]].each do |name, kind, body|
+      entries = hall.world.entries(name)
+      entry = Core::Streams::Entry.new(stream: name, seq: entries.length + 1, at: 2_000_000, actor: 'odalys', kind: kind, body: body)
+      entries << entry
+      hall.world.state(name).apply(entry)
+    end
+  end
+
+  def draw(drawn, odalys, farah)
+    drawn.do(odalys, 'board.put', { marks: [stroke('a'), note('b'), prop('die', 'dice', count: 2, faces: 6)] })
+    drawn.do(farah, 'board.put', { marks: [stroke('c', x: 300), text('t', 'Farah')] })
+    drawn.do(odalys, 'board.add_page', { page: 'p2', after: 'p1' })
+    drawn.do(odalys, 'board.set_page', { page: 'p2', grows: true })
+    drawn.do(odalys, 'board.use_prop', { id: 'die', action: 'roll' })
+    drawn.do(farah, 'board.change', { changes: [{ id: 'c', set: { x: 320, ink: 'plum' } }, { id: 'a', set: { group: 'g' } }] })
+    drawn.do(odalys, 'board.change', { changes: [{ id: 'a', set: { group: nil, page: 'p2' } }] })
+    drawn.do(odalys, 'board.arrange', { ids: %w[b c], way: 'to_back' })
+    drawn.do(farah, 'board.undo')
+    drawn.do(farah, 'board.redo')
+    drawn.do(odalys, 'board.clear', { page: 'p1', by: 'farah' })
+    drawn.do(odalys, 'board.undo')
+    drawn.do(odalys, 'board.point', { page: 'p1', path: [0, 1, 2] })
+  end
+
+  it 'asks for the same rights' do
+    rules = Core::Rights::HouseRules.new(draw: true)
+    cases = Array.new(20) do
+      right, person, allow = [Core::Rights::RIGHTS.keys.sample(random: rng), [nil, 'farah', 'jonas'].sample(random: rng), rng.rand(2).zero?]
+      before = rules.to_h
+      rules = rules.set(right, allow, person: person)
+      { before: before, set: { right: right, allow: allow, person: person }.compact, after: rules.to_h }
+    end
+    expect_golden('house_rules', cases)
+  end
+end

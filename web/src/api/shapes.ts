@@ -1,0 +1,1392 @@
+// Generated from the Ruby side by `npm run contracts`. Do not edit.
+
+export type Op =
+  | {
+      op: 'put';
+      mark: MarkPut;
+    }
+  | {
+      op: 'change';
+      id: string;
+      set: {
+        [k: string]: unknown;
+      };
+    }
+  | {
+      op: 'remove';
+      id: string;
+    };
+export type PlannedBody =
+  | {
+      id: string;
+      title: string;
+      course: string;
+      starts_at: number;
+      minutes: number;
+      steps: SittingStep[];
+      boards: SittingBoard[];
+      places: {
+        id: string;
+        name: string;
+      }[];
+      rehearsal: boolean;
+    }
+  | {
+      steps: StaffStep[];
+      boards: StaffBoard[];
+      record_from: string | null;
+    };
+/**
+ * One fact in a stream. `at` is ms since the epoch, `by` a person's id.
+ */
+export type Entry =
+  | {
+      kind: 'edited';
+      body: EditedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'page_added';
+      body: PageAddedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'laid';
+      body: LaidBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'taken_in';
+      body: TakenInBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'prop_used';
+      body: PropUsedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'pointed';
+      body: PointedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'planned';
+      body: PlannedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'boards';
+      body: BoardsBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'opened';
+      body: OpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'ended';
+      body: EndedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'joined';
+      body: JoinedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'seated';
+      body: SeatedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'dropped';
+      body: DroppedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'left';
+      body: LeftBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'moved';
+      body: MovedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'extended';
+      body: ExtendedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'recording';
+      body: RecordingBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'waits';
+      body: WaitsBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'waits_no_more';
+      body: WaitsNoMoreBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'cued';
+      body: CuedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'shown';
+      body: ShownBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'timer_set';
+      body: TimerSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'timer_stopped';
+      body: TimerStoppedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'hand_raised';
+      body: HandRaisedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'hand_lowered';
+      body: HandLoweredBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'ruled';
+      body: RuledBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'rules_set';
+      body: RulesSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'welcomed';
+      body: WelcomedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'host_came';
+      body: HostCameBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'host_went';
+      body: HostWentBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'posted';
+      body: PostedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'deleted';
+      body: DeletedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'placed';
+      body: PlacedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    };
+export type Right = 'draw' | 'post' | 'props' | 'arrange';
+export type Glimpse =
+  | {
+      by: string;
+      kind: 'pointer';
+      body: {
+        page: string;
+        x: number;
+        y: number;
+      };
+    }
+  | {
+      by: string;
+      kind: 'ink';
+      body:
+        | {
+            id: string;
+            page: string;
+            kind: 'stroke' | 'highlight';
+            ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+            x: number;
+            y: number;
+            width: number;
+            from: number;
+            points: number[];
+          }
+        | {
+            id: string;
+            page: string;
+            end: boolean;
+          };
+    }
+  | {
+      by: string;
+      kind: 'typing';
+      body: {};
+    };
+export type Incoming =
+  | {
+      t: 'welcome';
+      v: number;
+      you: You;
+      rights: RightsByStream;
+      streams: StreamPart[];
+    }
+  | ({ t: 'entry'; stream: string } & Entry)
+  | {
+      t: 'now';
+      stream: string;
+      all: Glimpse[];
+    }
+  | {
+      t: 'done';
+      id: string;
+      seq: number;
+    }
+  | {
+      t: 'refused';
+      id: string;
+      code: string;
+      says: string;
+    }
+  | {
+      t: 'gained';
+      stream: string;
+      head: number;
+      view: unknown;
+    }
+  | {
+      t: 'lost';
+      stream: string;
+      says?: string;
+    }
+  | {
+      t: 'rights';
+      rights: RightsByStream;
+    }
+  | {
+      t: 'timing';
+      stream: string;
+      timing: Timing;
+    }
+  | {
+      t: 'error';
+      code: string;
+      says: string;
+      id?: string;
+    }
+  | {
+      t: 'pong';
+    };
+export type RecordedEntry = Entry & { stream: string; t: number };
+
+export interface Shapes {
+  Mark: Mark;
+  MarkPut: MarkPut;
+  Shows: Shows;
+  Ground: Ground;
+  PageRow: PageRow;
+  Author: Author;
+  Op: Op;
+  BoardView: BoardView;
+  UndoCount: UndoCount;
+  SittingView: SittingView;
+  Seat: Seat;
+  SittingStep: SittingStep;
+  SittingBoard: SittingBoard;
+  StaffView: StaffView;
+  StaffStep: StaffStep;
+  StaffBoard: StaffBoard;
+  Cue: Cue;
+  Waiting: Waiting;
+  PlaceView: PlaceView;
+  HouseRules: HouseRules;
+  ExchangeView: ExchangeView;
+  Post: Post;
+  OwnView: OwnView;
+  EditedBody: EditedBody;
+  PageAddedBody: PageAddedBody;
+  LaidBody: LaidBody;
+  TakenInBody: TakenInBody;
+  PropUsedBody: PropUsedBody;
+  PointedBody: PointedBody;
+  PlannedBody: PlannedBody;
+  BoardsBody: BoardsBody;
+  OpenedBody: OpenedBody;
+  EndedBody: EndedBody;
+  JoinedBody: JoinedBody;
+  SeatedBody: SeatedBody;
+  DroppedBody: DroppedBody;
+  LeftBody: LeftBody;
+  MovedBody: MovedBody;
+  ExtendedBody: ExtendedBody;
+  RecordingBody: RecordingBody;
+  WaitsBody: WaitsBody;
+  WaitsNoMoreBody: WaitsNoMoreBody;
+  CuedBody: CuedBody;
+  ShownBody: ShownBody;
+  TimerSetBody: TimerSetBody;
+  TimerStoppedBody: TimerStoppedBody;
+  HandRaisedBody: HandRaisedBody;
+  HandLoweredBody: HandLoweredBody;
+  RuledBody: RuledBody;
+  RulesSetBody: RulesSetBody;
+  WelcomedBody: WelcomedBody;
+  HostCameBody: HostCameBody;
+  HostWentBody: HostWentBody;
+  PostedBody: PostedBody;
+  DeletedBody: DeletedBody;
+  PlacedBody: PlacedBody;
+  Entry: Entry;
+  Right: Right;
+  Answer: Answer;
+  Rights: Rights;
+  RightsByStream: RightsByStream;
+  You: You;
+  StreamPart: StreamPart;
+  Stretch: Stretch;
+  LessMinutes: LessMinutes;
+  Timing: Timing;
+  Glimpse: Glimpse;
+  Incoming: Incoming;
+  Session: Session;
+  Stick: Stick;
+  Sticks: Sticks;
+  LookedAt: LookedAt;
+  LessonOfLink: LessonOfLink;
+  MadeLink: MadeLink;
+  LinkRow: LinkRow;
+  GuestFacts: GuestFacts;
+  Course: Course;
+  Finding: Finding;
+  DeskFacts: DeskFacts;
+  DeskLesson: DeskLesson;
+  DeskClass: DeskClass;
+  DeskWaiting: DeskWaiting;
+  Step: Step;
+  LessonFacts: LessonFacts;
+  OpenLesson: OpenLesson;
+  Conflict: Conflict;
+  News: News;
+  ClassFacts: ClassFacts;
+  BoardRow: BoardRow;
+  FoundBoard: FoundBoard;
+  BoardChange: BoardChange;
+  Material: Material;
+  MaterialFacts: MaterialFacts;
+  Slide: Slide;
+  Use: Use;
+  Upload: Upload;
+  RecordingRow: RecordingRow;
+  RecordingFacts: RecordingFacts;
+  Chapter: Chapter;
+  RecordedMoment: RecordedMoment;
+  RecordedEntries: RecordedEntries;
+  RecordedEntry: RecordedEntry;
+}
+/**
+ * Anything on a board page: as put, with author, time (ms since the epoch) and place in the pile.
+ */
+export interface Mark {
+  x: number;
+  y: number;
+  w?: number;
+  h?: number;
+  points?: number[];
+  press?: number[];
+  ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+  width?: number;
+  text?: string;
+  alt?: string;
+  size?: number;
+  angle?: number;
+  fill?: boolean;
+  locked?: boolean;
+  page: string;
+  group?: null | string;
+  id: string;
+  kind:
+    | 'stroke'
+    | 'highlight'
+    | 'line'
+    | 'arrow'
+    | 'polygon'
+    | 'rectangle'
+    | 'ellipse'
+    | 'text'
+    | 'note'
+    | 'image'
+    | 'sign'
+    | 'prop';
+  took?: number;
+  sign?: 'tick' | 'cross' | 'arrow';
+  material?: string;
+  version?: number;
+  slide?: number;
+  prop?: 'dice' | 'spinner' | 'counter' | 'timer' | 'picker';
+  settings?: {
+    count?: number;
+    faces?: number;
+    labels?: string[];
+    weights?: number[];
+    shape?: 'round' | 'square' | 'triangle' | 'diamond' | 'star' | 'boat';
+    seconds?: number;
+    names?: string[];
+  };
+  by: string;
+  at: number;
+  z: number;
+  shows?: Shows;
+}
+/**
+ * What a prop shows; which of these, depends on the prop.
+ */
+export interface Shows {
+  rolled?: number[];
+  index?: number;
+  turn?: number;
+  ends_at?: number;
+  left?: number;
+  name?: null | string;
+  picked?: string[];
+}
+export interface MarkPut {
+  x: number;
+  y: number;
+  w?: number;
+  h?: number;
+  points?: number[];
+  press?: number[];
+  ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+  width?: number;
+  text?: string;
+  alt?: string;
+  size?: number;
+  angle?: number;
+  fill?: boolean;
+  locked?: boolean;
+  page: string;
+  group?: null | string;
+  id: string;
+  kind:
+    | 'stroke'
+    | 'highlight'
+    | 'line'
+    | 'arrow'
+    | 'polygon'
+    | 'rectangle'
+    | 'ellipse'
+    | 'text'
+    | 'note'
+    | 'image'
+    | 'sign'
+    | 'prop';
+  took?: number;
+  sign?: 'tick' | 'cross' | 'arrow';
+  material?: string;
+  version?: number;
+  slide?: number;
+  prop?: 'dice' | 'spinner' | 'counter' | 'timer' | 'picker';
+  settings?: {
+    count?: number;
+    faces?: number;
+    labels?: string[];
+    weights?: number[];
+    shape?: 'round' | 'square' | 'triangle' | 'diamond' | 'star' | 'boat';
+    seconds?: number;
+    names?: string[];
+  };
+  by?: string;
+  at?: number;
+  z?: number;
+  shows?: Shows;
+}
+/**
+ * The slide that a page is drawn on; `w` and `h` are its proportions.
+ */
+export interface Ground {
+  material: string;
+  version: number;
+  slide: number;
+  w: number;
+  h: number;
+}
+export interface PageRow {
+  page: string;
+  ground?: Ground;
+  grows?: boolean;
+}
+export interface Author {
+  id: string;
+  name: string;
+}
+export interface BoardView {
+  pages: string[];
+  page_facts: PageRow[];
+  marks: Mark[];
+  authors: Author[];
+  undo: UndoCount[];
+  top: number;
+}
+/**
+ * How many steps somebody can take back and do again.
+ */
+export interface UndoCount {
+  person: string;
+  done: number;
+  undone: number;
+}
+/**
+ * What concerns the whole class and everyone who was let in may know.
+ */
+export interface SittingView {
+  id: string;
+  title: string;
+  course: string;
+  starts_at: number;
+  minutes: number;
+  steps: SittingStep[];
+  boards: SittingBoard[];
+  places: {
+    id: string;
+    name: string;
+  }[];
+  rehearsal: boolean;
+  status: 'planned' | 'open' | 'ended';
+  opened_at: number | null;
+  ended_at: number | null;
+  moves: {
+    step: string;
+    at: number;
+  }[];
+  stretches: {
+    from: number;
+    to: number | null;
+  }[];
+  seats: Seat[];
+}
+/**
+ * A step as everyone may know it; what else is planned for it only staff know.
+ */
+export interface SittingStep {
+  id: string;
+  title: string;
+  minutes: number;
+}
+export interface SittingBoard {
+  id: string;
+  name: string;
+  first_page?: string;
+}
+/**
+ * One person's place in a class.
+ */
+export interface Seat {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  place: string;
+  presence: 'here' | 'dropped' | 'left';
+  since: number;
+}
+/**
+ * What only the staff of a class know.
+ */
+export interface StaffView {
+  steps: StaffStep[];
+  boards: StaffBoard[];
+  record_from: string | null;
+  cued: string[];
+  waiting: Waiting[];
+}
+/**
+ * A step with what only staff know of it.
+ */
+export interface StaffStep {
+  id: string;
+  title: string;
+  minutes: number;
+  shortest: number;
+  board: string | null;
+  notes?: string;
+  material?: string | null;
+  rules?: {
+    [k: string]: boolean;
+  } | null;
+  cues?: Cue[];
+}
+/**
+ * Something prepared on a step, to be done by one key in class.
+ */
+export interface Cue {
+  id: string;
+  kind: 'show' | 'timer' | 'record';
+  label?: string;
+  board?: string;
+  page?: string;
+  seconds?: number;
+}
+export interface StaffBoard {
+  id: string;
+  name: string;
+  audience: 'everyone' | 'staff';
+  outside?: 'closed' | 'read' | 'work';
+  first_page?: string;
+}
+/**
+ * Somebody at the doors.
+ */
+export interface Waiting {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  since: number;
+}
+/**
+ * What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room has `welcome` and its `hosts` instead of the rest.
+ */
+export interface PlaceView {
+  shown: {
+    board: string;
+    page: string;
+  } | null;
+  timer: {
+    ends_at: number;
+    label?: string;
+  } | null;
+  hands: string[];
+  rules: HouseRules;
+  welcome: {
+    title: string;
+    course: string;
+    starts_at: number;
+    minutes: number;
+    rehearsal: boolean;
+  } | null;
+  hosts: Author[];
+}
+export interface HouseRules {
+  for_all: {
+    [k: string]: boolean;
+  };
+  exceptions: {
+    right: string;
+    person: string;
+    allow: boolean;
+  }[];
+}
+export interface ExchangeView {
+  posts: Post[];
+}
+/**
+ * Its text is gone once somebody deleted it.
+ */
+export interface Post {
+  id: string;
+  by: string;
+  name: string;
+  to: string;
+  at: number;
+  text?: string;
+  deleted_by?: string;
+}
+/**
+ * What concerns one person in a class and nobody else.
+ */
+export interface OwnView {
+  place: string | null;
+}
+export interface EditedBody {
+  ops: Op[];
+  author?: string;
+  way?: 'clear' | 'undo' | 'redo' | 'brought_back';
+  sure?: number[];
+}
+export interface PageAddedBody {
+  page: string;
+  index: number;
+  author?: string;
+  ground?: Ground;
+}
+export interface LaidBody {
+  pages: PageRow[];
+  author?: string;
+}
+export interface TakenInBody {
+  pages: PageRow[];
+  marks: Mark[];
+  authors: Author[];
+  author?: string;
+}
+export interface PropUsedBody {
+  id: string;
+  action: string;
+  seed: number;
+  shows: Shows;
+  author?: string;
+}
+export interface PointedBody {
+  page: string;
+  path: number[];
+}
+export interface BoardsBody {
+  boards: SittingBoard[] | StaffBoard[];
+}
+export interface OpenedBody {}
+export interface EndedBody {}
+export interface JoinedBody {
+  people: {
+    id: string;
+    name: string;
+    role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  }[];
+  place: string;
+}
+export interface SeatedBody {
+  people: string[];
+  place: string;
+}
+export interface DroppedBody {}
+export interface LeftBody {}
+export interface MovedBody {
+  step: string;
+}
+export interface ExtendedBody {
+  step: string;
+  minutes: number;
+}
+export interface RecordingBody {
+  on: boolean;
+  planned?: boolean;
+}
+export interface WaitsBody {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+}
+export interface WaitsNoMoreBody {
+  people: string[];
+}
+export interface CuedBody {
+  cue: string;
+}
+export interface ShownBody {
+  board: string | null;
+  page: string | null;
+}
+export interface TimerSetBody {
+  ends_at: number;
+  label?: string;
+}
+export interface TimerStoppedBody {}
+export interface HandRaisedBody {}
+export interface HandLoweredBody {
+  person: string;
+}
+export interface RuledBody {
+  right: string;
+  allow: boolean;
+  person?: string;
+}
+export interface RulesSetBody {
+  rules: {
+    [k: string]: boolean;
+  };
+}
+export interface WelcomedBody {
+  title: string;
+  course: string;
+  starts_at: number;
+  minutes: number;
+  rehearsal: boolean;
+}
+export interface HostCameBody {
+  id: string;
+  name: string;
+}
+export interface HostWentBody {
+  id: string;
+}
+export interface PostedBody {
+  id: string;
+  to: string;
+  name: string;
+  text: string;
+}
+export interface DeletedBody {
+  id: string;
+}
+export interface PlacedBody {
+  place: string;
+}
+export interface Answer {
+  allowed: boolean;
+  code: string;
+  says: string | null;
+}
+/**
+ * What one may do in one place, or on one board outside of class.
+ */
+export interface Rights {
+  draw: Answer;
+  post: Answer;
+  props: Answer;
+  arrange: Answer;
+}
+/**
+ * Of the places of a class that one reads, or of single boards.
+ */
+export interface RightsByStream {
+  [k: string]: Rights;
+}
+export interface You {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  staff: boolean;
+}
+/**
+ * A stream as it is, or what was missed of it.
+ */
+export interface StreamPart {
+  stream: string;
+  head: number;
+  view?: unknown;
+  entries?: Entry[];
+}
+export interface Stretch {
+  step: string;
+  title: string;
+  planned: number;
+  spent: number;
+  state: 'past' | 'now' | 'next';
+}
+/**
+ * Minutes that a step could give.
+ */
+export interface LessMinutes {
+  step: string;
+  less: number;
+}
+/**
+ * How the class goes against its plan, in ms; `squeeze` is for staff, when late.
+ */
+export interface Timing {
+  at: number;
+  stretches: Stretch[];
+  planned_end: number;
+  projected_end: number;
+  drift: number;
+  squeeze?: LessMinutes[];
+}
+export interface Session {
+  csrf: string;
+  person: {
+    id: string;
+    name: string;
+    teaches: boolean;
+  } | null;
+}
+/**
+ * A ready tool: what it draws, in which ink and how wide (px on the page).
+ */
+export interface Stick {
+  kind: 'stroke' | 'highlight';
+  ink: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+  width: number;
+}
+export interface Sticks {
+  sticks: Stick[] | null;
+}
+/**
+ * What a link is for, before anybody goes in by it.
+ */
+export interface LookedAt {
+  kind: 'personal' | 'class' | 'recording';
+  name: string | null;
+  lesson: LessonOfLink | null;
+}
+export interface LessonOfLink {
+  title: string;
+  starts_at: number;
+  minutes: number;
+  course: string;
+  host: string | null;
+  known: boolean;
+}
+/**
+ * A link, shown once.
+ */
+export interface MadeLink {
+  id: string;
+  token: string;
+  expires_at: number | null;
+}
+export interface LinkRow {
+  id: string;
+  made_at: number;
+  expires_at: number | null;
+}
+/**
+ * Who came into a lesson's classes by link, and the links that still let people in.
+ */
+export interface GuestFacts {
+  guests: {
+    id: string;
+    name: string;
+    link_id: string | null;
+  }[];
+  links: LinkRow[];
+}
+export interface Course {
+  id: string;
+  name: string;
+  role: string;
+}
+export interface Finding {
+  code: string;
+  says: string;
+  step: string | null;
+  board: string | null;
+  page: string | null;
+  mark: string | null;
+  material: string | null;
+}
+export interface DeskFacts {
+  now: number;
+  lessons: DeskLesson[];
+  waiting: DeskWaiting;
+}
+export interface DeskLesson {
+  id: string;
+  title: string;
+  number: number;
+  minutes: number;
+  role: string;
+  starts_at: number;
+  course: string;
+  host: string | null;
+  class: DeskClass | null;
+  steps?: {
+    title: string;
+    minutes: number;
+  }[];
+  boards?: number;
+  record_from?: string | null;
+  to_mend?: Finding[];
+}
+export interface DeskClass {
+  id: string;
+  status: 'planned' | 'open' | 'ended';
+  here: number;
+  shared: boolean;
+  recorded: number | null;
+}
+export interface DeskWaiting {
+  recordings: {
+    id: string;
+    title: string;
+  }[];
+  lessons: {
+    id: string;
+    title: string;
+    count: number;
+  }[];
+}
+export interface Step {
+  id: string;
+  title: string;
+  minutes: number;
+  shortest: number;
+  notes: string;
+  board: string | null;
+  material: string | null;
+  rules: {
+    [k: string]: boolean;
+  } | null;
+  cues: Cue[];
+}
+/**
+ * A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that theirs was kept; `squeeze` is null when there is not that much to spare.
+ */
+export interface LessonFacts {
+  id: string;
+  title: string;
+  number: number;
+  minutes: number;
+  role: string;
+  starts_at: number;
+  course: string;
+  course_id: string;
+  steps: Step[];
+  record_from: string | null;
+  version: number;
+  sheet: {
+    total: number;
+    minutes: number;
+    over: number;
+    rows: {
+      id: string;
+      title: string;
+      minutes: number;
+      shortest: number;
+      notes: string;
+      board: string | null;
+      material: string | null;
+      rules: {
+        [k: string]: boolean;
+      } | null;
+      cues: Cue[];
+      starts_at: number;
+    }[];
+    slack: number;
+    squeeze: LessMinutes[] | null;
+  };
+  boards: BoardRow[];
+  to_mend: Finding[];
+  conflicts?: Conflict[];
+}
+export interface BoardRow {
+  id: string;
+  name: string;
+  lesson_id: string;
+  audience: 'everyone' | 'staff';
+  outside: 'closed' | 'read' | 'work';
+  template: boolean;
+  material_id: string | null;
+  first_page: string;
+}
+/**
+ * A field that two people changed differently; `step` is null for the lesson itself.
+ */
+export interface Conflict {
+  step: string | null;
+  field: string;
+  title: string;
+  mine: unknown;
+  theirs: unknown;
+}
+/**
+ * A lesson as its students see it before and after class.
+ */
+export interface OpenLesson {
+  id: string;
+  title: string;
+  number: number;
+  minutes: number;
+  role: string;
+  starts_at: number;
+  course: string;
+  course_id: string;
+  boards: {
+    id: string;
+    name: string;
+    outside: 'closed' | 'read' | 'work';
+    first_page: string;
+  }[];
+}
+/**
+ * What somebody did on a board since one last looked.
+ */
+export interface News {
+  board: string;
+  person: string;
+  name: string;
+  count: number;
+  at: number;
+}
+/**
+ * `recording`: whether there is something to watch afterwards, now or once staff share it.
+ */
+export interface ClassFacts {
+  id: string;
+  title: string;
+  lesson: string;
+  course: string;
+  rehearsal: boolean;
+  recording: 'none' | 'waiting' | 'ready';
+  shared: boolean;
+}
+/**
+ * A board as it is found among all others.
+ */
+export interface FoundBoard {
+  id: string;
+  name: string;
+  lesson_id: string;
+  lesson: string;
+  starts_at: number;
+  course_id: string;
+  template: boolean;
+  audience: 'everyone' | 'staff';
+  outside: 'closed' | 'read' | 'work';
+  material_id: string | null;
+  pages: number | null;
+  marks: number | null;
+  words: string;
+  authors: string | null;
+  used_at: number | null;
+}
+export interface BoardChange {
+  seq: number;
+  at: number;
+  by: string;
+  way: string | null;
+  count: number;
+}
+/**
+ * `newer`: what becomes of a newer version, while there is one that is not ready.
+ */
+export interface Material {
+  id: string;
+  title: string;
+  course_id: string;
+  labels: string[];
+  version: number;
+  first_slide: number;
+  link: string | null;
+  name: string;
+  type: string;
+  kind: 'document' | 'picture' | 'sound' | 'clip' | 'link';
+  size: number;
+  state: 'waiting' | 'working' | 'ready' | 'failed';
+  newer: ('waiting' | 'working' | 'ready' | 'failed') | null;
+  slide_count: number | null;
+  findings: {
+    code: string;
+    says: string;
+  }[];
+  made_at: number;
+  facts: {
+    poster: boolean;
+    seconds?: number | null;
+    w?: number | null;
+    h?: number | null;
+    waveform?: number[];
+    codecs?: string[];
+  };
+  uses?: Use[];
+}
+/**
+ * A board that shows a material.
+ */
+export interface Use {
+  board: string;
+  name: string;
+  lesson_id: string;
+  lesson: string;
+}
+export interface MaterialFacts {
+  id: string;
+  title: string;
+  course_id: string;
+  labels: string[];
+  version: number;
+  first_slide: number;
+  link: string | null;
+  name: string;
+  type: string;
+  kind: 'document' | 'picture' | 'sound' | 'clip' | 'link';
+  size: number;
+  state: 'waiting' | 'working' | 'ready' | 'failed';
+  newer: ('waiting' | 'working' | 'ready' | 'failed') | null;
+  slide_count: number | null;
+  findings: {
+    code: string;
+    says: string;
+  }[];
+  made_at: number;
+  facts: {
+    poster: boolean;
+    seconds?: number | null;
+    w?: number | null;
+    h?: number | null;
+    waveform?: number[];
+    codecs?: string[];
+  };
+  slides: Slide[];
+  uses: Use[];
+}
+export interface Slide {
+  slide: number;
+  w: number;
+  h: number;
+  words: string;
+}
+/**
+ * How far a file has come.
+ */
+export interface Upload {
+  id: string;
+  offset: number;
+  size: number;
+  piece: number;
+  material?: string;
+  lesson?: string;
+}
+export interface RecordingRow {
+  id: string;
+  title: string;
+  course: string;
+  at: number;
+  length: number;
+  shared: boolean;
+  staff: boolean;
+  number: number;
+  chapters: string[];
+}
+/**
+ * `stretches`: what is left to see of the class, from and to.
+ */
+export interface RecordingFacts {
+  id: string;
+  title: string;
+  course: string;
+  at: number;
+  length: number;
+  shared: boolean;
+  staff: boolean;
+  chapters: Chapter[];
+  stretches: [number, number][];
+  cuts: number;
+  boards: SittingBoard[];
+  people: {
+    id: string;
+    name: string;
+    role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  }[];
+}
+export interface Chapter {
+  title: string;
+  from: number;
+  to: number;
+}
+export interface RecordedMoment {
+  t: number;
+  wall: number;
+  streams: {
+    [k: string]: unknown;
+  };
+}
+export interface RecordedEntries {
+  from: number;
+  to: number;
+  entries: RecordedEntry[];
+}

@@ -1,0 +1,51 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ReactNode } from 'react';
+import type { BoardRow, Cue } from '../api/shapes';
+import { Words } from '../parts/words/Words';
+
+interface EditorProps {
+  cue: Cue;
+  /** Its place among the cues of the step, from 1. */
+  number: number;
+  boards: BoardRow[];
+  onChange: (changes: Partial<Cue>) => void;
+}
+
+/** How each kind of cue is prepared. */
+export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode> = {
+  timer: ({ cue, number, onChange }) => (
+    <Words
+      label={`Timer ${number}, minutes`}
+      value={String((cue.seconds ?? 0) / 60)}
+      onSave={(text) => onChange({ seconds: secondsOf(text) })}
+    />
+  ),
+  show: ({ cue, boards, onChange }) => (
+    <TextField
+      select
+      fullWidth
+      size="small"
+      label="Show"
+      value={cue.board ?? ''}
+      onChange={(event) => {
+        const board = boards.find(({ id }) => id === event.target.value);
+        onChange({ board: board?.id, page: board?.first_page });
+      }}
+    >
+      {boards.map((board) => (
+        <MenuItem key={board.id} value={board.id}>
+          {board.name}
+        </MenuItem>
+      ))}
+    </TextField>
+  ),
+  record: () => 'Start recording',
+};
+
+/** Minutes as people write them, 1.5 or 1:30; five seconds to ten hours. */
+function secondsOf(text: string): number {
+  const [minutes, seconds] = text.includes(':') ? text.split(':').map(Number) : [Number(text.replace(',', '.')), 0];
+  const total = Math.round((minutes || 0) * 60 + (seconds || 0));
+  return Math.min(Math.max(total, 5), 36_000);
+}

@@ -1,0 +1,36 @@
+import type { BoardRow, Cue } from '../api/shapes';
+import { minutesAndSeconds } from '../parts/words/times';
+
+type Boards = { id: string; name: string }[];
+
+/** What there is to know of one kind of cue, wherever cues are named or made. */
+export interface CueKind {
+  /** How one adds it. */
+  adding: string;
+  /** What it does, in a few words. */
+  name: (cue: Cue, boards: Boards) => string;
+  /** A fresh one; null while there is nothing for it to do. */
+  fresh: (boards: BoardRow[]) => Omit<Cue, 'id'> | null;
+}
+
+/** Every kind of cue, in the order in which they are offered. Polls, rooms and clips come with kinds of their own. */
+export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
+  timer: {
+    adding: 'Start a timer',
+    name: ({ label, seconds = 0 }) => `${label ? `${label}: ` : ''}timer ${minutesAndSeconds(seconds * 1000)}`,
+    fresh: () => ({ kind: 'timer', seconds: 300 }),
+  },
+  show: {
+    adding: 'Show another board',
+    name: ({ board }, boards) => `show ${boards.find(({ id }) => id === board)?.name ?? 'a board'}`,
+    fresh: ([first]) => (first ? { kind: 'show', board: first.id, page: first.first_page } : null),
+  },
+  record: {
+    adding: 'Start recording',
+    name: () => 'start recording',
+    fresh: () => ({ kind: 'record' }),
+  },
+};
+
+/** What a cue does, in a few words. */
+export const cueName = (cue: Cue, boards: Boards): string => CUE_KINDS[cue.kind].name(cue, boards);

@@ -1,0 +1,27 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import type { Cue } from '../api/shapes';
+import type { PlaceState } from '../live/place';
+import { isRecording, type SittingState } from '../live/sitting';
+
+interface LiveProps {
+  cue: Cue;
+  sitting: SittingState;
+  place: PlaceState;
+}
+
+/** What each kind of cue has come to, once it was fired: a word, or a card of its own in the same place. */
+export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
+  timer: ({ cue, place }) =>
+    place.timer && (place.timer.label ?? null) === (cue.label ?? null) ? <Told>runs</Told> : <Told>done</Told>,
+  show: ({ cue, place }) => <Told>{place.shown?.board === cue.board ? 'on show' : 'done'}</Told>,
+  record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
+};
+
+function Told({ children }: { children: ReactNode }) {
+  return (
+    <Box component="span" sx={{ ml: 'auto', pl: 1, fontWeight: 400 }}>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,38 @@
+import { FIRST_PAGE } from '../api/contracts';
+import type { Entry, StaffView, Waiting } from '../api/shapes';
+import type { Fold } from './fold';
+
+export type StaffState = StaffView;
+
+/** @returns the page of a board that comes on show first */
+export const firstPage = (state: StaffState, board: string) =>
+  state.boards.find(({ id }) => id === board)?.first_page ?? FIRST_PAGE;
+
+function wait(state: StaffState, row: Waiting): StaffState {
+  const known = state.waiting.some(({ id }) => id === row.id);
+  return {
+    ...state,
+    waiting: known ? state.waiting.map((one) => (one.id === row.id ? row : one)) : [...state.waiting, row],
+  };
+}
+
+/** Follows what only staff know of a class. */
+export const staffFold: Fold<StaffState> = {
+  from: (view) => view as StaffState,
+  apply(state, { kind, body, at }: Entry) {
+    switch (kind) {
+      case 'planned':
+        return { ...state, ...(body as Pick<StaffState, 'steps' | 'boards' | 'record_from'>) };
+      case 'boards':
+        return { ...state, boards: body.boards as StaffState['boards'] };
+      case 'waits':
+        return wait(state, { ...body, since: at });
+      case 'waits_no_more':
+        return { ...state, waiting: state.waiting.filter(({ id }) => !body.people.includes(id)) };
+      case 'cued':
+        return { ...state, cued: [...new Set([...state.cued, body.cue])] };
+      default:
+        return state;
+    }
+  },
+};

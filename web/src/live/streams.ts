@@ -1,0 +1,15 @@
+/** Names of streams, as `Core::Streams::StreamName` has them. */
+export const MAIN = 'main';
+export const WAITING = 'waiting';
+
+export const boardStream = (board: string) => `board/${board}`;
+export const sittingStream = (sitting: string) => `sitting/${sitting}`;
+export const staffStream = (sitting: string) => `staff/${sitting}`;
+export const placeStream = (sitting: string, place: string = MAIN) => `place/${sitting}.${place}`;
+export const exchangeStream = (sitting: string, place: string = MAIN) => `exchange/${sitting}.${place}`;
+export const ownStream = (sitting: string, person: string) => `own/${sitting}.${person}`;
+
+/** @returns the kind of a stream */
+export const kindOf = (stream: string) => stream.split('/', 1)[0]!;
+/** @returns the place or person that a stream belongs to */
+export const partOf = (stream: string) => stream.split('.')[1];

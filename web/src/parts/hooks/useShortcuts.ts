@@ -1,0 +1,24 @@
+import { useEffect, useRef } from 'react';
+import { forTheScreen, list, nameOf, type Shortcuts } from './shortcuts';
+
+/** Keys of the screen. They are listed when somebody presses `?`. */
+export function useShortcuts(keys: Shortcuts) {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const shortcut = latest.current[nameOf(event)];
+      if (!shortcut || !forTheScreen(event)) return;
+      event.preventDefault();
+      shortcut[1]();
+    };
+    window.addEventListener('keydown', press);
+    const unlist = list(() => latest.current);
+    return () => {
+      window.removeEventListener('keydown', press);
+      unlist();
+    };
+  }, []);
+}

@@ -1,0 +1,39 @@
+import TextField from '@mui/material/TextField';
+import { useDraft } from '../hooks/useDraft';
+
+interface WordsProps {
+  label: string;
+  value: string;
+  numeric?: boolean;
+  lines?: number;
+  onSave: (text: string) => void;
+}
+
+const NUMBER = /^\d{1,3}$/;
+
+/** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
+export function Words({ label, value, numeric = false, lines, onSave }: WordsProps) {
+  const fine = (text: string) => !numeric || NUMBER.test(text);
+  const { text, setText, done, giveUp } = useDraft(value, (typed) => fine(typed) && onSave(typed));
+  return (
+    <TextField
+      fullWidth
+      size="small"
+      label={label}
+      value={text}
+      error={!fine(text)}
+      multiline={lines !== undefined}
+      minRows={lines}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={done}
+      onKeyDown={(event) => {
+        if (event.nativeEvent.isComposing) return;
+        if (event.key === 'Escape') giveUp();
+        if (event.key === 'Enter' && lines === undefined) done();
+      }}
+      slotProps={{
+        htmlInput: { inputMode: numeric ? 'numeric' : undefined, maxLength: lines ? 4000 : 120, dir: 'auto' },
+      }}
+    />
+  );
+}

@@ -1,0 +1,171 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { lazy, memo, Suspense, useMemo, useState } from 'react';
+import type { You } from '../../api/shapes';
+import { BoardPaper } from '../../board/BoardPaper';
+import { useStaff } from '../../live/hooks';
+import type { PlaceState } from '../../live/place';
+import { currentStep, type SittingState } from '../../live/sitting';
+import { placeStream } from '../../live/streams';
+import { Announcer } from '../../parts/exchange/Announcer';
+import { Exchange } from '../../parts/exchange/Exchange';
+import { Fallible } from '../../parts/frame/Fallible';
+import { FromBelow } from '../../parts/frame/FromBelow';
+import { useWide } from '../../parts/hooks/useWide';
+import { useUnread } from '../../parts/exchange/useUnread';
+import { ShelfContext } from '../../shelf/ShelfContext';
+import { Bench, together } from './Bench';
+import { Hands } from './Hands';
+import { useRoaming } from './useRoaming';
+
+// Only staff have one.
+const Sheet = lazy(() => import('./Sheet').then(({ Sheet }) => ({ default: Sheet })));
+
+interface Props {
+  sitting: SittingState;
+  place: PlaceState;
+  /** The place one is in. */
+  at: string;
+  you: You;
+  /** Id of the course whose shelf staff put things from. */
+  course: string;
+  onHand: () => void;
+}
+
+/**
+ * One place of a class: plan, paper, words, and people in front. Where there is little room the paper keeps it, and plan and words come
+ * up from below when they are called.
+ */
+export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, onHand }: Props) {
+  const wide = useWide();
+  const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
+  const staff = useStaff(sitting.id);
+  const room = placeStream(sitting.id, at);
+  const unread = useUnread(sitting.id, at, you.id, wide || panel === 'exchange');
+  const sheet = staff && (
+    <Fallible what="The sheet" of={at}>
+      <Suspense fallback={<Box sx={{ width: { md: 232 } }} />}>
+        <Sheet sitting={sitting} staff={staff} place={place} room={room} />
+      </Suspense>
+    </Fallible>
+  );
+  const words = (
+    <Fallible what="The exchange" of={at}>
+      <Exchange sitting={sitting.id} place={at} />
+    </Fallible>
+  );
+  const groups = useMemo(() => together(sitting, place.hands), [sitting, place.hands]);
+  const handUp = place.hands.includes(you.id);
+  const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
+
+  return (
+    <>
+      <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
+        {wide && sheet}
+        <Fallible what="The board" of={place.shown?.board}>
+          <Paper sitting={sitting} place={place} room={room} you={you} course={course} />
+        </Fallible>
+        {wide ? (
+          <Box
+            sx={{
+              width: 288,
+              flex: 'none',
+              bgcolor: 'background.paper',
+              borderLeft: 1,
+              borderColor: 'divider',
+              display: 'flex',
+            }}
+          >
+            {words}
+          </Box>
+        ) : (
+          panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
+        )}
+      </Box>
+      <Bench groups={groups} place={place} room={room} you={you} oneLine={!wide}>
+        {!wide && staff && (
+          <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
+            Sheet
+          </Button>
+        )}
+        {!wide && (
+          <Button aria-expanded={panel === 'exchange'} onClick={() => toggle('exchange')}>
+            Exchange{unread > 0 && `, ${unread} new`}
+          </Button>
+        )}
+        {you.staff ? (
+          <Hands sitting={sitting} place={place} room={room} oneLine={!wide} />
+        ) : (
+          <Button
+            variant={handUp ? 'contained' : 'outlined'}
+            color={handUp ? 'primary' : 'inherit'}
+            onClick={onHand}
+            sx={{ minHeight: { xs: 44, md: 52 }, px: { xs: 1.5, md: 3 } }}
+          >
+            {handUp ? 'Take down my hand' : 'Raise my hand'}
+          </Button>
+        )}
+      </Bench>
+      <Announcer sitting={sitting} place={place} me={you.id} />
+    </>
+  );
+});
+
+interface PaperProps {
+  sitting: SittingState;
+  place: PlaceState;
+  room: string;
+  you: You;
+  course: string;
+}
+
+/** The board on show, or what there is to say while there is none. */
+function Paper({ sitting, place, room, you, course }: PaperProps) {
+  const staff = useStaff(sitting.id);
+  const view = useRoaming(room, place, you);
+  const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
+  const board = (staff ?? sitting).boards.find(({ id }) => id === view.shown?.board);
+  return (
+    <Box
+      component="main"
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        minHeight: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        p: { xs: 0.5, md: 1.25 },
+        pb: { xs: 0.5, md: 1 },
+      }}
+    >
+      {board && view.shown ? (
+        <ShelfContext value={shelf}>
+          <BoardPaper inClass key={board.id} id={board.id} title={board.name} page={view.shown.page} onPage={view.go} />
+        </ShelfContext>
+      ) : (
+        <Box
+          sx={{
+            flex: 1,
+            display: 'grid',
+            placeItems: 'center',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 1,
+            bgcolor: 'background.paper',
+            textAlign: 'center',
+            p: 2,
+          }}
+        >
+          {you.staff && !currentStep(sitting)
+            ? 'The doors are open. Begin with the first step when you are ready.'
+            : 'No board is on show yet.'}
+        </Box>
+      )}
+      {view.roaming && (
+        <Button onClick={view.back} sx={{ alignSelf: 'center', mt: 0.75 }}>
+          Back to the page on show
+        </Button>
+      )}
+    </Box>
+  );
+}

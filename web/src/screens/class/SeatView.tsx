@@ -1,0 +1,127 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import visuallyHidden from '@mui/utils/visuallyHidden';
+import type { Seat } from '../../api/shapes';
+import { firstName, initials, washOf } from '../../parts/words/people';
+
+interface Props {
+  seat: Seat;
+  me: boolean;
+  /** In place of the initials. Its element stays the same wherever the seat goes. */
+  picture?: ReactNode;
+  /** With initials alone, for a bench of one line. */
+  small: boolean;
+  /** Place in the queue of hands, from 1; 0 without. */
+  hand: number;
+  /** A short word under the name, such as an own right. */
+  word: string | null;
+  onOpen?: (element: HTMLElement) => void;
+}
+
+/** One person on the bench. */
+export function SeatView({ seat, me, picture, small, hand, word, onOpen }: Props) {
+  const away = seat.presence === 'dropped';
+  const words = away ? 'reconnecting' : word;
+  return (
+    <Box
+      component={onOpen ? 'button' : 'div'}
+      data-testid={`seat-${seat.id}`}
+      title={seat.name}
+      onClick={onOpen && ((event: React.MouseEvent<HTMLElement>) => onOpen(event.currentTarget))}
+      sx={{
+        position: 'relative',
+        flex: 'none',
+        width: small ? 46 : 76,
+        p: 0,
+        border: 'none',
+        background: 'none',
+        font: 'inherit',
+        color: 'inherit',
+        textAlign: 'center',
+        cursor: onOpen ? 'pointer' : 'default',
+        transform: hand > 0 && !small ? 'translateY(-6px)' : 'none',
+        transition: 'transform 150ms',
+      }}
+    >
+      <Box
+        sx={{
+          position: 'relative',
+          width: small ? 44 : 60,
+          height: small ? 44 : 60,
+          mx: 'auto',
+          borderRadius: 1.25,
+          display: 'grid',
+          placeItems: 'center',
+          fontWeight: 700,
+          fontSize: 17,
+          color: '#23313A',
+          bgcolor: washOf(seat.id),
+          opacity: away ? 0.55 : 1,
+          border: away ? '2px dashed' : seat.role === 'instructor' ? '2px solid' : '1px solid',
+          borderColor: away ? 'text.secondary' : seat.role === 'instructor' ? 'primary.main' : 'divider',
+        }}
+      >
+        {picture ?? <span aria-hidden>{initials(seat.name)}</span>}
+        {hand > 0 && (
+          <Box
+            sx={{
+              position: 'absolute',
+              top: small ? -4 : -8,
+              right: small ? -4 : -8,
+              minWidth: 22,
+              height: 22,
+              px: 0.5,
+              borderRadius: 11,
+              bgcolor: '#E0A63A',
+              color: '#23313A',
+              fontSize: 13,
+              lineHeight: '22px',
+            }}
+          >
+            {hand}
+          </Box>
+        )}
+        {words && !small && (
+          <Box
+            sx={{
+              position: 'absolute',
+              bottom: -7,
+              left: '50%',
+              transform: 'translateX(-50%)',
+              px: 0.6,
+              borderRadius: 0.6,
+              fontSize: 13,
+              lineHeight: '17px',
+              fontWeight: 400,
+              whiteSpace: 'nowrap',
+              bgcolor: 'background.paper',
+              color: 'text.primary',
+              border: 1,
+              borderColor: 'divider',
+            }}
+          >
+            {words}
+          </Box>
+        )}
+      </Box>
+      <Box
+        sx={
+          small
+            ? visuallyHidden
+            : {
+                mt: 0.9,
+                fontSize: 13,
+                lineHeight: 1.2,
+                overflow: 'hidden',
+                textOverflow: 'ellipsis',
+                whiteSpace: 'nowrap',
+              }
+        }
+      >
+        {firstName(seat.name)}
+        {me && ' (you)'}
+        {small && words && `, ${words}`}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,101 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useConnection, useLive, useServerNow } from '../../live/hooks';
+import type { PlaceState } from '../../live/place';
+import { currentStep, type SittingState } from '../../live/sitting';
+import type { StaffState } from '../../live/staff';
+import { sittingStream, staffStream } from '../../live/streams';
+import { minutesOf } from '../../parts/words/times';
+import { MaterialAtHand } from './MaterialAtHand';
+import { BoardChoice } from './BoardChoice';
+import { Late } from './Late';
+import { Rules } from './Rules';
+import { StepCues } from './StepCues';
+
+interface Props {
+  sitting: SittingState;
+  staff: StaffState;
+  place: PlaceState;
+  /** Stream of the place. */
+  room: string;
+}
+
+/** The instructor's own column: this step's notes, what comes next, and the rules in force. */
+export function Sheet({ sitting, staff, place, room }: Props) {
+  const live = useLive();
+  const { timing } = useConnection();
+  const step = currentStep(sitting);
+  const index = step ? sitting.steps.indexOf(step) : -1;
+  const next = sitting.steps[index + 1];
+  const stream = sittingStream(sitting.id);
+  const planned = staff.steps.find(({ id }) => id === step?.id);
+  const go = (id: string) => void live.do('class.move', stream, { step: id });
+
+  return (
+    <Box
+      component="aside"
+      aria-label="Sheet"
+      sx={{
+        width: { xs: 1, md: 232 },
+        flex: 'none',
+        bgcolor: 'background.paper',
+        borderRight: 1,
+        borderColor: 'divider',
+        p: 1.75,
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1.5,
+        overflowY: 'auto',
+      }}
+    >
+      <Box>
+        <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
+          {step?.title ?? 'Before the first step'}
+        </Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {step && <MinutesSpent step={step.id} />}
+          {next && `next: ${next.title}`}
+        </Box>
+      </Box>
+      {planned?.notes && (
+        <Box sx={{ p: 1.25, borderRadius: 1, bgcolor: 'veranda.ochreWash', fontSize: 14, whiteSpace: 'pre-wrap' }}>
+          {planned.notes}
+        </Box>
+      )}
+      {next && (
+        <Button
+          variant={step ? 'outlined' : 'contained'}
+          color={step ? 'inherit' : 'primary'}
+          onClick={() => go(next.id)}
+          sx={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
+        >
+          {step ? `Go on to ${next.title}` : `Begin with ${next.title}`}
+        </Button>
+      )}
+      {step && (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          {[2, 5].map((minutes) => (
+            <Button key={minutes} onClick={() => void live.do('class.extend', stream, { minutes })} sx={{ flex: 1 }}>
+              +{minutes} min
+            </Button>
+          ))}
+        </Box>
+      )}
+      {timing?.squeeze && timing.squeeze.length > 0 && <Late sitting={sitting} squeeze={timing.squeeze} />}
+      {planned && (
+        <StepCues sitting={sitting} staff={staff} place={place} stream={staffStream(sitting.id)} step={planned} />
+      )}
+      {planned?.material && <MaterialAtHand id={planned.material} />}
+      <Rules sitting={sitting} place={place} room={room} />
+      <BoardChoice staff={staff} place={place} room={room} />
+    </Box>
+  );
+}
+
+/** How long the class has been at a step. */
+function MinutesSpent({ step }: { step: string }) {
+  const { timing } = useConnection();
+  const now = useServerNow(5_000);
+  const stretch = timing?.stretches.find((candidate) => candidate.step === step);
+  return stretch ? <>{minutesOf(stretch, Math.max(now - timing!.at, 0))} · </> : null;
+}

@@ -1,0 +1,35 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useNavigate } from 'react-router';
+import { useLive } from '../../live/hooks';
+import type { PlaceState } from '../../live/place';
+import { Ribbon } from '../../parts/frame/Ribbon';
+import { Waiting } from '../../parts/frame/Waiting';
+import { DoorsCard } from './DoorsCard';
+import { ToGo } from './ToGo';
+
+/** Where students are until they are let in: what class it is, when it begins and who is there to teach it. */
+export function WaitingRoom({ doors }: { doors: PlaceState }) {
+  const live = useLive();
+  const go = useNavigate();
+  const { welcome, hosts } = doors;
+  if (!welcome) return <Waiting says="Going to the class" />;
+
+  return (
+    <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
+      <Ribbon title={welcome.title} under={`${welcome.course}${welcome.rehearsal ? ' · rehearsal' : ''}`}>
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={() => (live.leave(), go('/'))}>Leave</Button>
+      </Ribbon>
+      <DoorsCard>
+        <ToGo startsAt={welcome.starts_at} />
+        <Box sx={{ mt: 1.5 }}>
+          {hosts.length > 0
+            ? `The doors open soon. ${hosts.map(({ name }) => name).join(' and ')} ${hosts.length > 1 ? 'are' : 'is'} here.`
+            : 'The doors open soon. The instructor is not here yet.'}{' '}
+          You need do nothing but wait.
+        </Box>
+      </DoorsCard>
+    </Box>
+  );
+}

@@ -1,0 +1,354 @@
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import type { ReactNode } from 'react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Incoming } from '../../api/shapes';
+import { useSitting, usePlace, useStaff } from '../../live/hooks';
+import {
+  classFacts,
+  EXCHANGE,
+  PLACE,
+  place,
+  seat,
+  SEATS,
+  SITTING,
+  sitting,
+  STAFF,
+  staff,
+  timing,
+} from '../../testing/classes';
+import { connection, FARAH, ODALYS } from '../../testing/live';
+import { Bench, together } from './Bench';
+import { ClassRibbon } from './ClassRibbon';
+import { ClassTimer } from './ClassTimer';
+import { Doors } from './Doors';
+import { Sheet } from './Sheet';
+import { Teaching } from './Teaching';
+import { WaitingRoom } from './WaitingRoom';
+
+const wide = (is: boolean) =>
+  vi.stubGlobal('matchMedia', (query: string) => ({
+    matches: is && query.includes('min-width'),
+    media: query,
+    addEventListener: () => {},
+    removeEventListener: () => {},
+  }));
+beforeEach(() => wide(true));
+afterEach(() => vi.useRealTimers());
+
+const views = {
+  [SITTING]: sitting(),
+  [PLACE]: place(),
+  [STAFF]: staff(),
+  [EXCHANGE]: { posts: [] },
+  'own/s.odalys': { place: 'main' },
+  'own/s.farah': { place: 'main' },
+};
+const joined = (who = ODALYS, streams: Record<string, unknown> = {}) => {
+  // Nobody but staff is told what is staff's.
+  const told = Object.entries({ ...views, ...streams }).filter(([name]) => who.staff || !name.startsWith('staff/'));
+  const live = connection({ you: who, streams: Object.fromEntries(told) });
+  const wrapper = ({ children }: { children: ReactNode }) => <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>;
+  return { ...live, wrapper };
+};
+let seq = 0;
+const entry = (stream: string, kind: string, body: object, by = 'odalys') =>
+  ({ t: 'entry', stream, seq: ++seq, at: Date.now(), by, kind, body }) as unknown as Incoming;
+beforeEach(() => (seq = 0));
+
+const Room = ({ you = ODALYS }: { you?: typeof ODALYS }) => {
+  const now = useSitting('s')!;
+  return <Teaching sitting={now} you={you} facts={classFacts()} />;
+};
+
+describe('a class under way', () => {
+  it('goes from step to step by keys, and no further than there are steps', () => {
+    const { wrapper, asked, tell } = joined();
+    render(<Room />, { wrapper });
+    fireEvent.keyDown(document.body, { key: ']' });
+    fireEvent.keyDown(document.body, { key: '[' });
+    expect(asked()).toEqual([
+      ['class.move', { step: 'sum-up' }],
+      ['class.move', { step: 'names' }],
+    ]);
+    tell(entry(SITTING, 'moved', { step: 'sum-up' }));
+    fireEvent.keyDown(document.body, { key: ']' });
+    expect(asked()).toHaveLength(2);
+  });
+
+  it('lets a student raise a hand and take it down, and do nothing that is for staff', () => {
+    const { wrapper, asked, tell } = joined(FARAH);
+    render(<Room you={FARAH} />, { wrapper });
+    fireEvent.keyDown(document.body, { key: ']' });
+    expect(asked()).toEqual([]);
+    expect(screen.queryByLabelText('Sheet')).toBeNull();
+    expect(screen.queryByText('End class')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Raise my hand' }));
+    tell(entry(PLACE, 'hand_raised', {}, 'farah'));
+    fireEvent.click(screen.getByRole('button', { name: 'Take down my hand' }));
+    expect(asked().map(([name]) => name)).toEqual(['class.raise_hand', 'class.lower_hand']);
+  });
+
+  it('asks before it ends', () => {
+    const { wrapper, asked } = joined();
+    render(<Room />, { wrapper });
+    fireEvent.click(screen.getByRole('button', { name: 'End class' }));
+    expect(asked()).toEqual([]);
+    fireEvent.click(screen.getByRole('button', { name: 'Go on teaching' }));
+    fireEvent.click(screen.getByRole('button', { name: 'End class', hidden: true }));
+    fireEvent.click(screen.getByRole('button', { name: 'End the class' }));
+    expect(asked()).toEqual([['class.end', {}]]);
+  });
+
+  it('says who raised a hand and which step it is, once and for those who listen', () => {
+    const { wrapper, tell, client } = joined();
+    const { container } = render(<Room />, { wrapper });
+    const said = () => container.querySelector('[aria-live=polite]:not([role])')!.textContent;
+    tell(entry(PLACE, 'hand_raised', {}, 'farah'));
+    expect(said()).toBe('Farah Lindqvist raised a hand');
+    tell(entry(SITTING, 'moved', { step: 'sum-up' }));
+    expect(said()).toBe('Now: Sum up');
+    client.close();
+  });
+
+  it('brings plan and words from below where there is little room, and counts what is new', async () => {
+    wide(false);
+    const { wrapper, tell } = joined();
+    render(<Room />, { wrapper });
+    expect(screen.queryByLabelText('Posts')).toBeNull();
+    tell(
+      entry(
+        EXCHANGE,
+        'posted',
+        { id: 'p1', to: 'everyone', name: 'Farah Lindqvist', text: 'Is that Pell Light?' },
+        'farah',
+      ),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Exchange, 1 new' }));
+    expect(screen.getByText('Is that Pell Light?')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    expect(screen.getByRole('button', { name: 'Exchange' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Sheet' }));
+    expect(await screen.findByRole('button', { name: 'Go on to Sum up' })).toBeTruthy();
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Go on to Sum up' }), { key: 'Escape' });
+    expect(screen.queryByLabelText('House rules')).toBeNull();
+  });
+});
+
+describe('the sheet', () => {
+  const Plan = () => {
+    const [now, here, own] = [useSitting('s')!, usePlace('s')!, useStaff('s')!];
+    return <Sheet sitting={now} staff={own} place={here} room={PLACE} />;
+  };
+
+  it('tells the step, what comes next, and how late it is', () => {
+    const { wrapper, tell } = joined();
+    render(<Plan />, { wrapper });
+    tell({ t: 'timing', stream: SITTING, timing: timing({ squeeze: [{ step: 'sum-up', less: 4 }] }) });
+    expect(screen.getByText(/2 of 30 min/)).toBeTruthy();
+    expect(screen.getByLabelText('Running late').textContent).toContain('4 min off Sum up');
+  });
+
+  it('gives minutes, shows boards where they begin, and changes rules', () => {
+    const { wrapper, asked } = joined();
+    render(<Plan />, { wrapper });
+    fireEvent.click(screen.getByRole('button', { name: '+5 min' }));
+    fireEvent.click(screen.getByRole('button', { name: /Answers/ }));
+    fireEvent.click(screen.getByLabelText('All may draw'));
+    expect(asked()).toEqual([
+      ['class.extend', { minutes: 5 }],
+      ['class.show', { board: 'b3', page: 'p4' }],
+      ['class.rule', { right: 'draw', allow: false }],
+    ]);
+  });
+
+  it('names the exceptions to a rule', () => {
+    const exceptions = [{ right: 'draw', person: 'farah', allow: false }];
+    const { wrapper } = joined(ODALYS, { [PLACE]: place({ rules: { for_all: { draw: true }, exceptions } }) });
+    render(<Plan />, { wrapper });
+    expect(screen.getByLabelText('House rules').textContent).toContain('All may draw but Farah');
+  });
+
+  it('fires cues by click and by key, and tells which were fired', () => {
+    const cues = [
+      { id: 'c1', kind: 'timer' as const, seconds: 120, label: 'Think' },
+      { id: 'c2', kind: 'record' as const },
+    ];
+    const steps = staff().steps.map((step) => (step.id === 'crossing' ? { ...step, cues } : step));
+    const { wrapper, asked, tell } = joined(ODALYS, { [STAFF]: staff({ steps }) });
+    render(<Plan />, { wrapper });
+    fireEvent.click(screen.getByRole('button', { name: /Think: timer 2:00/ }));
+    fireEvent.keyDown(document.body, { key: '2', altKey: true, code: 'Digit2' });
+    expect(asked()).toEqual([
+      ['class.cue', { cue: 'c1' }],
+      ['class.cue', { cue: 'c2' }],
+    ]);
+    tell(entry(STAFF, 'cued', { cue: 'c1' }));
+    expect(within(screen.getByLabelText('Cues')).getAllByText('done')).toHaveLength(1);
+    tell(entry(PLACE, 'timer_set', { ends_at: Date.now() + 9_000, label: 'Think' }));
+    expect(within(screen.getByLabelText('Cues')).getByText('runs')).toBeTruthy();
+  });
+});
+
+describe('the bench', () => {
+  const People = () => (
+    <Bench
+      groups={together(useSitting('s')!, usePlace('s')!.hands)}
+      pictureOf={({ id }) => (id === 'farah' ? <video data-testid="picture" /> : undefined)}
+      place={usePlace('s')!}
+      room={PLACE}
+      you={ODALYS}
+    >
+      <span />
+    </Bench>
+  );
+  const order = () =>
+    [...document.querySelectorAll('[data-testid^=seat-]')].map((one) => one.getAttribute('data-testid'));
+
+  it('has raised hands first in their order, then staff, then the others by name', () => {
+    const { wrapper, tell } = joined(ODALYS, { [PLACE]: place({ hands: ['jonas'] }) });
+    render(<People />, { wrapper });
+    expect(order()).toEqual(['seat-jonas', 'seat-odalys', 'seat-farah']);
+    tell(entry(PLACE, 'hand_raised', {}, 'farah'));
+    tell(entry(PLACE, 'hand_lowered', { person: 'jonas' }));
+    expect(order()).toEqual(['seat-farah', 'seat-odalys', 'seat-jonas']);
+  });
+
+  it('keeps a picture the same element wherever its seat goes', () => {
+    const { wrapper, tell } = joined();
+    render(<People />, { wrapper });
+    const picture = screen.getByTestId('picture');
+    tell(entry(PLACE, 'hand_raised', {}, 'farah'));
+    expect(order()[0]).toBe('seat-farah');
+    expect(screen.getByTestId('picture')).toBe(picture);
+  });
+
+  it('has a name above each group where there are several', () => {
+    const { wrapper } = joined();
+    const groups = [
+      { id: 'r1', name: 'Room 1', seats: [SEATS[0]!] },
+      { id: 'r2', name: 'Room 2', seats: [SEATS[2]!] },
+    ];
+    render(
+      <Bench groups={groups} place={place()} room={PLACE} you={ODALYS}>
+        <span />
+      </Bench>,
+      { wrapper },
+    );
+    expect(within(screen.getByRole('group', { name: 'Room 2' })).getByText('Farah')).toBeTruthy();
+    expect(screen.getByRole('group', { name: '2 people' })).toBeTruthy();
+  });
+
+  it('leaves out who has left, and tells who is away', () => {
+    const seats = [
+      ...SEATS,
+      seat('ines', 'Ines Marlowe', { presence: 'left' }),
+      seat('keiko', 'Keiko Arden', { presence: 'dropped' }),
+    ];
+    const { wrapper } = joined(ODALYS, { [SITTING]: sitting({ seats }) });
+    render(<People />, { wrapper });
+    expect(order()).not.toContain('seat-ines');
+    expect(screen.getByText('reconnecting')).toBeTruthy();
+  });
+
+  it('lends and takes the pen, and takes down a hand', () => {
+    const exceptions = [{ right: 'draw', person: 'farah', allow: false }];
+    const rules = { for_all: { draw: true }, exceptions };
+    const { wrapper, asked } = joined(ODALYS, { [PLACE]: place({ hands: ['farah'], rules }) });
+    render(<People />, { wrapper });
+    expect(screen.getByText('no pen')).toBeTruthy();
+    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
+    fireEvent.click(screen.getByText('Let Farah draw'));
+    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
+    fireEvent.click(screen.getByText('Take down the hand of Farah'));
+    fireEvent.click(screen.getByTitle('Jonas Whitlock'));
+    fireEvent.click(screen.getByText('Take the pen from Jonas'));
+    expect(asked()).toEqual([
+      ['class.rule', { right: 'draw', allow: true, person: 'farah' }],
+      ['class.lower_hand', { person: 'farah' }],
+      ['class.rule', { right: 'draw', allow: false, person: 'jonas' }],
+    ]);
+  });
+});
+
+describe('the ribbon', () => {
+  const Band = () => (
+    <ClassRibbon sitting={useSitting('s')!} place={usePlace('s')!} room={PLACE} you={ODALYS} rehearsal={false} />
+  );
+
+  it('goes by the clock of the server, wherever that of the device stands', () => {
+    vi.useFakeTimers({ now: new Date(2026, 10, 25, 12, 0) });
+    const { wrapper, tell } = joined(ODALYS, {
+      [PLACE]: place({ timer: { ends_at: Date.now() + 3_600_000 + 90_000, label: 'Think' } }),
+    });
+    render(<Band />, { wrapper });
+    tell({ t: 'timing', stream: SITTING, timing: timing({ at: Date.now() + 3_600_000 }) });
+    act(() => void vi.advanceTimersByTime(5_100));
+    expect(screen.getByText('13:00')).toBeTruthy();
+    expect(screen.getByRole('timer').textContent).toContain('1:25');
+  });
+
+  it('says how much is recorded, in words that are told once', () => {
+    vi.useFakeTimers();
+    const { wrapper, asked } = joined(ODALYS, {
+      [SITTING]: sitting({ stretches: [{ from: Date.now() - 61_000, to: null }] }),
+    });
+    render(<Band />, { wrapper });
+    expect(screen.getByRole('status').textContent).toBe('Recording');
+    expect(screen.getByText('1:01')).toBeTruthy();
+    act(() => void vi.advanceTimersByTime(2_000));
+    expect(screen.getByText('1:03')).toBeTruthy();
+    fireEvent.click(screen.getByTitle('Stop recording'));
+    expect(asked()).toEqual([['class.record', { on: false }]]);
+  });
+
+  it('counts who is here', () => {
+    const { wrapper, tell } = joined();
+    render(<Band />, { wrapper });
+    expect(screen.getByText(/3 here/)).toBeTruthy();
+    tell(entry(SITTING, 'left', {}, 'jonas'));
+    expect(screen.getByText(/2 here/)).toBeTruthy();
+  });
+
+  it('says that time is up, and lets staff put the timer away', () => {
+    const { wrapper, asked } = joined();
+    render(<ClassTimer place={place({ timer: { ends_at: Date.now() - 5 } })} stream={PLACE} staff />, { wrapper });
+    expect(screen.getByText('time is up')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    expect(asked()).toEqual([['class.stop_timer', {}]]);
+  });
+});
+
+describe('before the class', () => {
+  it('staff see who waits, and open the doors', () => {
+    const waiting = [{ id: 'farah', name: 'Farah Lindqvist', role: 'student' as const, since: 1 }];
+    const { wrapper, asked, tell } = joined(ODALYS, {
+      [SITTING]: sitting({ status: 'planned' }),
+      [STAFF]: staff({ waiting }),
+    });
+    render(<Doors sitting={sitting({ status: 'planned' })} you={ODALYS} facts={classFacts()} />, { wrapper });
+    expect(screen.getByText('1 person waiting')).toBeTruthy();
+    tell(entry(STAFF, 'waits', { id: 'jonas', name: 'Jonas Whitlock', role: 'student' }));
+    expect(screen.getByText('2 people waiting')).toBeTruthy();
+    tell(entry(STAFF, 'waits_no_more', { people: ['farah', 'jonas'] }));
+    expect(screen.getByText('Nobody waits yet')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Open the doors' }));
+    expect(asked()).toEqual([['class.open', {}]]);
+  });
+
+  it('students see what class it is, and who is there to teach it', () => {
+    const welcome = {
+      title: 'Fog',
+      course: 'Navigation',
+      starts_at: Date.now() + 90_000,
+      minutes: 60,
+      rehearsal: false,
+    };
+    const { wrapper } = joined(FARAH);
+    const { rerender } = render(<WaitingRoom doors={place({ welcome })} />, { wrapper });
+    expect(screen.getByText(/The instructor is not here yet/)).toBeTruthy();
+    expect(screen.getByText(/1:[23]\d to go/)).toBeTruthy();
+    rerender(<WaitingRoom doors={place({ welcome, hosts: [{ id: 'odalys', name: 'Odalys Brandt' }] })} />);
+    expect(screen.getByText(/Odalys Brandt is here/)).toBeTruthy();
+  });
+});

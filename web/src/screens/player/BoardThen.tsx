@@ -1,0 +1,103 @@
+import Box from '@mui/material/Box';
+import { useMemo } from 'react';
+import type { Mark, RecordingFacts } from '../../api/shapes';
+import { heightOf } from '../../board/geometry/boxes';
+import { marksOf } from '../../board/page/marksOf';
+import { Marks } from '../../board/page/Marks';
+import { PageView } from '../../board/page/PageView';
+import { PointerGlow } from '../../board/others/Glimpsed';
+import type { BoardState } from '../../live/board';
+import type { PlaceState } from '../../live/place';
+import { boardStream, placeStream } from '../../live/streams';
+import type { Recorder } from './Recorder';
+import { useTold } from './usePlayback';
+
+interface Props {
+  recorder: Recorder;
+  facts: RecordingFacts;
+  /** The place of the class that is watched. */
+  at: string;
+}
+
+/** The board that was on show in a place at the moment of a recording. */
+export function BoardThen({ recorder, facts, at }: Props) {
+  const stream = placeStream(facts.id, at);
+  const place = useTold(recorder, () => recorder.view<PlaceState>(stream));
+  const shown = place?.shown;
+  const board = useTold(recorder, () => (shown ? recorder.view<BoardState>(boardStream(shown.board)) : undefined));
+  const onItsWay = useTold(recorder, () => recorder.onItsWay);
+  if (!shown || !board) {
+    const says =
+      !place || (shown && recorder.holds(shown.board)) || onItsWay ? 'One moment …' : 'No board was on show.';
+    return (
+      <Box sx={{ height: 1, display: 'grid', placeItems: 'center', textAlign: 'center', p: 2 }} role="status">
+        {shown && !recorder.holds(shown.board) ? 'A board was on show that only staff see.' : says}
+      </Box>
+    );
+  }
+  const title = facts.boards.find((row) => row.id === shown.board)?.name ?? 'Board';
+  return <PageThen recorder={recorder} board={board} id={shown.board} page={shown.page} title={title} />;
+}
+
+/** Whether a stroke is being drawn at a moment of the class. */
+const grows = (mark: Mark, wall: number) => mark.took !== undefined && wall >= mark.at && wall < mark.at + mark.took;
+
+interface PageProps {
+  recorder: Recorder;
+  board: BoardState;
+  id: string;
+  page: string;
+  title: string;
+}
+
+/** Most marks stand still while a recording plays; only those that grow are drawn anew with each tick. */
+function PageThen({ recorder, board, id, page, title }: PageProps) {
+  const marks = useMemo(() => marksOf(board, page), [board, page]);
+  const drawn = useMemo(() => marks.filter((mark) => mark.took !== undefined), [marks]);
+  const growing = useTold(recorder, ({ wall }) =>
+    drawn
+      .filter((mark) => grows(mark, wall))
+      .map((mark) => mark.id)
+      .join(),
+  );
+  const [still, moving] = useMemo(() => {
+    const ids = new Set(growing.split(','));
+    return [marks.filter((mark) => !ids.has(mark.id)), marks.filter((mark) => ids.has(mark.id))];
+  }, [marks, growing]);
+  const pageHeight = useMemo(() => heightOf(board, page), [board, page]);
+  return (
+    <PageView title={`${title}, ${marks.length} marks`} height={pageHeight} ground={board.facts.get(page)?.ground}>
+      <Marks marks={still} authors={board.authors} />
+      {moving.length > 0 && <Growing recorder={recorder} marks={moving} authors={board.authors} />}
+      <PointerThen recorder={recorder} board={id} page={page} authors={board.authors} />
+    </PageView>
+  );
+}
+
+interface GrowingProps {
+  recorder: Recorder;
+  marks: Mark[];
+  authors: BoardState['authors'];
+}
+
+function Growing({ recorder, marks, authors }: GrowingProps) {
+  const wall = useTold(recorder, (at) => at.wall);
+  return <Marks marks={marks} authors={authors} clock={wall} />;
+}
+
+interface PointerProps {
+  recorder: Recorder;
+  board: string;
+  page: string;
+  authors: BoardState['authors'];
+}
+
+function PointerThen({ recorder, board, page, authors }: PointerProps) {
+  const at = useTold(recorder, () => {
+    const pointer = recorder.pointer(board, page);
+    return pointer && `${pointer.x} ${pointer.y} ${pointer.by}`;
+  });
+  if (!at) return null;
+  const [x, y, by] = at.split(' ');
+  return <PointerGlow x={Number(x)} y={Number(y)} name={authors.get(by!)} scale={0.6} />;
+}

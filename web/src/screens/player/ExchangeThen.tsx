@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import { useMemo } from 'react';
+import type { ExchangeState } from '../../live/exchange';
+import { PostView } from '../../parts/exchange/PostView';
+import { useReadingBack } from '../../parts/exchange/useReadingBack';
+import { duration } from '../../parts/words/times';
+import type { Recorder } from './Recorder';
+import { useTold } from './usePlayback';
+
+/** What was written in a place up to the moment of a recording, newest below. */
+export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream: string }) {
+  const exchange = useTold(recorder, () => recorder.view<ExchangeState>(stream));
+  const posts = useMemo(() => exchange?.posts.filter((post) => !post.deleted_by) ?? [], [exchange]);
+  const { list, onScroll } = useReadingBack(posts, undefined);
+  return (
+    <Box
+      component="aside"
+      aria-label="Exchange at this moment"
+      sx={{
+        width: { xs: 1, md: 320 },
+        height: { xs: 0.4, md: 'auto' },
+        flex: 'none',
+        bgcolor: 'background.paper',
+        borderStyle: 'solid',
+        borderWidth: { xs: '1px 0 0', md: '0 0 0 1px' },
+        borderColor: 'divider',
+        display: 'flex',
+        flexDirection: 'column',
+      }}
+    >
+      <Box component="h2" sx={{ m: 0, p: 1.75, pb: 1, typography: 'h2' }}>
+        Exchange at this moment
+      </Box>
+      <Box
+        ref={list}
+        onScroll={onScroll}
+        tabIndex={0}
+        role="log"
+        aria-label="Posts"
+        sx={{ flex: 1, overflowY: 'auto', px: 1.75, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
+      >
+        {posts.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
+        {posts.map((post) => (
+          <PostView key={post.id} post={post} own={false} time={duration(recorder.timeOf(post.at))} />
+        ))}
+      </Box>
+    </Box>
+  );
+}

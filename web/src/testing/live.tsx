@@ -1,0 +1,44 @@
+import { act } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { vi } from 'vitest';
+import type { Incoming, Rights, You } from '../api/shapes';
+import { LiveContext } from '../live/hooks';
+import { LiveClient } from '../live/LiveClient';
+import { FakeSocket } from './FakeSocket';
+
+const allowed = { allowed: true, code: 'rule', says: null };
+export const refused = (says: string) => ({ allowed: false, code: 'rule', says });
+export const ALL_RIGHTS: Rights = { draw: allowed, post: allowed, props: allowed, arrange: allowed };
+
+export const FARAH: You = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
+export const ODALYS: You = { id: 'odalys', name: 'Odalys Brandt', role: 'instructor', staff: true };
+
+interface Given {
+  you?: You;
+  /** Views by stream. */
+  streams?: Record<string, unknown>;
+  rights?: Rights;
+}
+
+/** A connection to class `s` whose other end is the test. */
+export function connection({ you = FARAH, streams = {}, rights = ALL_RIGHTS }: Given = {}) {
+  vi.stubGlobal('WebSocket', FakeSocket);
+  const socket = new FakeSocket();
+  const client = new LiveClient(
+    { sitting: 's' },
+    () => socket as unknown as WebSocket,
+    () => Promise.resolve(true),
+    (act) => act,
+  );
+  socket.onopen();
+  const parts = Object.entries(streams).map(([stream, view]) => ({ stream, head: 0, view }));
+  socket.tell({ t: 'welcome', v: 2, you, rights: { 'place/s.main': rights }, streams: parts });
+  return {
+    client,
+    socket,
+    tell: (message: Incoming) => act(() => socket.tell(message)),
+    /** Commands that were given, by name and input. */
+    asked: () => socket.said.filter(({ t }) => t === 'do').map((said) => [said.do, said.with]),
+    wrapper: ({ children }: { children: ReactNode }) => <LiveContext value={client}>{children}</LiveContext>,
+  };
+}
