@@ -27,6 +27,7 @@ RSpec.describe 'How pages lie', type: :journey do
       perform('odalys', 'class.move', sitting, step: 'one')
       newcomers.each { |person| performed(person, 'class.join', sitting) }
       newcomers.first(3).each { |person| performed(person, 'class.raise_hand', "place/#{made[:sitting]}.main") }
+      newcomers.values_at(0, 12).each { |person| performed(person, 'class.drop', sitting) }
       60.times { |i| performed(newcomers[i % 13], 'exchange.post', "exchange/#{made[:sitting]}.main", id: "p#{i}", text: "Post #{i}: #{'words ' * (i % 9)}") }
     end
   end
@@ -97,9 +98,14 @@ RSpec.describe 'How pages lie', type: :journey do
     sleep 0.4
     settle(session)
     largest = larger_than_paper(session)
-    axe = Axe::Core.new(session).call(Axe::API::Run.new.tap { |run| run.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa) })
-    wrong = session.evaluate_script("(#{check})(#{width}, #{width < 900})") + [largest].compact + axe.results.violations.map(&:id)
+    wrong = session.evaluate_script("(#{check})(#{width}, #{width < 900})") + [largest].compact + inaccessible(session)
     wrong.map { |words| "#{width} × #{height}: #{words}" }
+  end
+
+  # @return [Array<String>] what axe finds, with the elements that it finds it in
+  def inaccessible(session)
+    axe = Axe::Core.new(session).call(Axe::API::Run.new.tap { |run| run.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa) })
+    axe.results.violations.map { |each| "#{each.id}: #{each.nodes.map { |node| "#{node.html.to_s[0, 160]} (#{node.failureSummary})" }.join('; ')}" }
   end
 
   # The board is the largest thing in a class.

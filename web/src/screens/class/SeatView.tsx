@@ -55,8 +55,8 @@ export function SeatView({ seat, me, picture, small, hand, word, onOpen }: Props
           fontWeight: 700,
           fontSize: 17,
           color: '#23313A',
-          bgcolor: washOf(seat.id),
-          opacity: away ? 0.55 : 1,
+          // Whoever is away loses the colour, never the words: those have to stay readable.
+          bgcolor: away ? 'background.paper' : washOf(seat.id),
           border: away ? '2px dashed' : seat.role === 'instructor' ? '2px solid' : '1px solid',
           borderColor: away ? 'text.secondary' : seat.role === 'instructor' ? 'primary.main' : 'divider',
         }}
