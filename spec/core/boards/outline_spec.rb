@@ -28,8 +28,21 @@ RSpec.describe Core::Boards::StrokeOutline do
     { points: points, size: 2 + rng.rand(18) }
   end
 
+  # One whose points lie closer together than it is wide, some of them one upon another, and whose pen did not always tell.
+  def crowded_stroke(seed)
+    rng = Random.new(seed)
+    x, y = rng.rand * 9, rng.rand * 9
+    points = Array.new([1, 2, 3, 4, 7, 30][seed % 6]) do
+      hop = [0, 0, 0.3, 1, 2, 5, 14][rng.rand(7)]
+      x += hop * (rng.rand - 0.5)
+      y += hop * (rng.rand - 0.3)
+      [x, y, *[rng.rand.round(2)][0, rng.rand(5).clamp(0, 1)]]
+    end
+    { points: points, size: 2 + rng.rand(40) }
+  end
+
   it 'is the outline that the screen draws', if: File.exist?(library) do
-    strokes = (1..60).map { |seed| random_stroke(seed) }
+    strokes = (1..60).map { |seed| random_stroke(seed) } + (1..240).map { |seed| crowded_stroke(seed) }
     said, = Open3.capture2('node', '--input-type=module', '-e', script, stdin_data: JSON.generate(strokes))
     expected = JSON.parse(said)
 

@@ -24,6 +24,11 @@ RSpec.describe Core::Lessons::Readiness do
     expect(found).to match([a_hash_including(code: :small_text, board: 'b1', page: 'p1', mark: 't', says: '“leg 2” is 11 px on a laptop (Crossing).')])
   end
 
+  it 'quotes up to 24 letters whole, and the beginning of more' do
+    put(text('whole', 'abcdefghijklmnopqrstuvwx', size: 20), text('long', 'abcdefghijklmnopqrstuvwxy', y: 90, size: 20))
+    expect(found.map { |one| one[:says][/“.*”/] }).to eq(%w[“abcdefghijklmnopqrstuvwx” “abcdefghijklmnopqrstuv…”])
+  end
+
   # WCAG 2.2, 1.4.3, with ratios from its own formula: the inks reach 4.5:1 on paper and on their own washes
   # they may not. #777777 on white is the textbook pair just below: 4.48:1.
   it 'measures contrast by the formula of WCAG' do

@@ -41,6 +41,8 @@ module Veranda
         # @return [Array<Array(Float, Float)>]
         def call(samples, size)
           points = stroke_points(samples, size)
+          return dot(points.first, size) if points.length == 1
+
           left, right, radius = StrokeSides.new(points, size).call
           first, last = points.first, points.last
           begin_cap = turns(13) { |turn| rotate(right.first, first, HALF_TURN * turn) }
@@ -49,6 +51,13 @@ module Veranda
           end_cap = turns(29, below: true) { |turn| rotate(edge, last, HALF_TURN * 3 * turn) }
           left + end_cap + right.reverse + begin_cap
         end
+
+        # Where the pen was set down and taken up again.
+        def dot(point, size)
+          off = StrokeSides.half(point.pressure, size) * Math.sqrt(0.5)
+          turns(13) { |turn| rotate([point.x + off, point.y - off], point, HALF_TURN * 2 * turn) }
+        end
+        private_class_method :dot
 
         # @return [Array<Array(Float, Float, Float)>] points along the curve of {StrokePath}
         def sampled(points, press)
@@ -80,13 +89,15 @@ module Veranda
         private_class_method :cubic
 
         # Points that are nowhere else than the one before, each with the direction back to it. The first stretch is too short to
-        # have a direction, so points closer to the beginning than the stroke is wide are passed over.
+        # have a direction, so points closer to the beginning than the stroke is wide are passed over. Each is reached from the one
+        # before, as the library does it: what that rounds decides whether a point that rests counts as another.
         def stroke_points(samples, size)
           samples = padded(samples)
           points = [Point.new(samples[0][0], samples[0][1], samples[0][2] || 0.25, [1.0, 1.0], 0.0)]
           along = 0.0
           samples.each_with_index.drop(1).each do |(x, y, pressure), i|
             before = points.last
+            x, y = before.x + (x - before.x), before.y + (y - before.y) if i < samples.length - 1
             distance = Math.hypot(y - before.y, x - before.x)
             next if distance.zero?
 

@@ -11,7 +11,10 @@ module Veranda
         # Points around a sharp turn.
         ROUND = 13
 
-        # @param points [Array<StrokeOutline::Point>]
+        # @return [Float] half of how wide a pen of `size` px is, pressed so
+        def self.half(pressure, size) = size * (0.5 - StrokeOutline::THINNING * (0.5 - pressure))
+
+        # @param points [Array<StrokeOutline::Point>] two or more
         # @param size [Numeric] px of the pen
         def initialize(points, size)
           @points = points
@@ -24,8 +27,6 @@ module Veranda
 
         # @return [Array(Array, Array, Float)] left edge, right edge, and the half width at the end
         def call
-          return single if @points.length == 1
-
           @points.each_with_index { |point, i| step(point, i) if counts?(point, i) }
           [@left, @right, [half(@points.last.pressure), 0.01].max]
         end
@@ -70,13 +71,7 @@ module Veranda
           @before = point.vector
         end
 
-        def single
-          point = @points.first
-          radius = half(point.pressure)
-          [[[point.x - radius, point.y]], [[point.x + radius, point.y]], radius]
-        end
-
-        def half(pressure) = @size * (0.5 - StrokeOutline::THINNING * (0.5 - pressure))
+        def half(pressure) = self.class.half(pressure, @size)
         def across(vector, radius) = [vector[1] * radius, -vector[0] * radius]
         def between(one, other, share) = [one[0] + (other[0] - one[0]) * share, one[1] + (other[1] - one[1]) * share]
         def dot(one, other) = one[0] * other[0] + one[1] * other[1]
