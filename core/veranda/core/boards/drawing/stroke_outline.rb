@@ -41,8 +41,10 @@ module Veranda
         # @return [Array<Array(Float, Float)>]
         def call(samples, size)
           points = stroke_points(samples, size)
-          return dot(points.first, size) if points.length == 1
+          points.length == 1 ? dot(points.first, size) : around(points, size)
+        end
 
+        def around(points, size)
           left, right, radius = StrokeSides.new(points, size).call
           first, last = points.first, points.last
           begin_cap = turns(13) { |turn| rotate(right.first, first, HALF_TURN * turn) }
@@ -51,6 +53,7 @@ module Veranda
           end_cap = turns(29, below: true) { |turn| rotate(edge, last, HALF_TURN * 3 * turn) }
           left + end_cap + right.reverse + begin_cap
         end
+        private_class_method :around
 
         # Where the pen was set down and taken up again.
         def dot(point, size)
@@ -92,27 +95,30 @@ module Veranda
         # have a direction, so points closer to the beginning than the stroke is wide are passed over. Each is reached from the one
         # before, as the library does it: what that rounds decides whether a point that rests counts as another.
         def stroke_points(samples, size)
-          samples = padded(samples)
-          points = [Point.new(samples[0][0], samples[0][1], samples[0][2] || 0.25, [1.0, 1.0], 0.0)]
+          first, *others = padded(samples)
+          points = [Point.new(first[0], first[1], first[2] || 0.25, [1.0, 1.0], 0.0)]
           along = 0.0
-          samples.each_with_index.drop(1).each do |(x, y, pressure), i|
-            before = points.last
-            x, y = before.x + (x - before.x), before.y + (y - before.y) if i < samples.length - 1
-            distance = Math.hypot(y - before.y, x - before.x)
-            next if distance.zero?
+          others.each_with_index do |sample, i|
+            final = i == others.length - 1
+            point = next_point(points.last, sample, final) or next
 
-            along += distance
-            next if points.length == 1 && along < size && i < samples.length - 1
-
-            points << Point.new(x, y, pressure || PLAIN, back(before, x, y, distance), along)
+            point.along = along += point.along
+            points << point unless points.length == 1 && along < size && !final
           end
           points[0].vector = points[1]&.vector || [0.0, 0.0]
           points
         end
         private_class_method :stroke_points
 
-        def back(before, x, y, distance) = [(before.x - x) / distance, (before.y - y) / distance]
-        private_class_method :back
+        # `along` is how far it is from the one before.
+        def next_point(before, (x, y, pressure), final)
+          x, y = before.x + (x - before.x), before.y + (y - before.y) unless final
+          distance = Math.hypot(y - before.y, x - before.x)
+          return if distance.zero?
+
+          Point.new(x, y, pressure || PLAIN, [(before.x - x) / distance, (before.y - y) / distance], distance)
+        end
+        private_class_method :next_point
 
         def padded(samples)
           first, second = samples
