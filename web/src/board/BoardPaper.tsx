@@ -17,6 +17,7 @@ import { SELECT } from './hand/tools';
 import { useHeld, useHeldKeys } from './hand/useHeld';
 import { pageMenu } from './page/pageMenu';
 import { useBoardCommands } from './useBoardCommands';
+import { placed, slideSized } from './placed';
 import { useBringing } from './useBringing';
 import { Glimpsed } from './others/Glimpsed';
 import { useView } from './hand/useView';
@@ -68,7 +69,8 @@ function Paper(props: Props & { board: BoardState; you: You }) {
   const [only, setOnly] = useState<string | null>(null);
   const { marks } = board;
   const saving = useSaving();
-  const bringing = useBringing(shelf?.course ?? null, shown, commands);
+  const put = (what: Parameters<typeof placed>[0], at: [number, number]) => void commands.put(placed(what, shown, at));
+  const bringing = useBringing(shelf?.course ?? null, (material, slide, at) => put(slideSized(material, slide), at));
 
   useHeldKeys({ held, mayDraw, me: you.id, marks, commands });
 
@@ -218,7 +220,7 @@ function Paper(props: Props & { board: BoardState; you: You }) {
             course={shelf.course}
             onClose={() => setPanel(null)}
             onSlide={(material, slide) => {
-              bringing.place(material, slide, [cx, cy]);
+              put(slideSized(material, slide), [cx, cy]);
               setPanel(null);
               take(SELECT);
             }}
@@ -230,7 +232,7 @@ function Paper(props: Props & { board: BoardState; you: You }) {
             inClass={inClass}
             onClose={() => setPanel(null)}
             onPut={(facts) => {
-              bringing.put(facts, [cx, cy]);
+              put(facts, [cx, cy]);
               setPanel(null);
               take(SELECT);
             }}

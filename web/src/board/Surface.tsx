@@ -3,35 +3,30 @@ import { useCallback, useEffect, useMemo, useRef, useState, type DragEvent, type
 import type { Mark, Stick } from '../api/shapes';
 import { PAPER } from '../api/contracts';
 import type { BoardState, NewMark } from '../live/board';
-import { newId } from '../live/LiveClient';
-import { heightOf, round } from './geometry/boxes';
-import { PointerGlow } from './others/Glimpsed';
+import { heightOf } from './geometry/boxes';
 import { Marks } from './page/Marks';
 import { marksOf } from './page/marksOf';
 import { PageGround } from './page/PageView';
-import { PolygonDraft } from './hand/PolygonDraft';
 import { PropControls } from './props/PropControls';
 import { SelectionFrame } from './selection/SelectionFrame';
 import type { Ink } from './ledge/sticks';
 import { TextEditor } from './writing/TextEditor';
-import { TEXT, useWriting } from './writing/useWriting';
-import { CURSORS, SELECT, SIGN_SIZE, type Tool } from './hand/tools';
+import { useWriting } from './writing/useWriting';
+import { CURSORS, SELECT, type Tool } from './hand/tools';
 import type { BoardCommands } from './useBoardCommands';
 import { useBoardKeys } from './useBoardKeys';
 import { useClipboard } from './selection/useClipboard';
-import { useErasing } from './hand/useErasing';
+import { Drafts } from './hand/Drafts';
+import { shapeAt, signAt, textAt } from './hand/placing';
 import { useGestures } from './hand/useGestures';
-import { useInk } from './hand/useInk';
+import { useInstruments } from './hand/useInstruments';
 import { mayChange, mayMove } from './selection/mayChange';
 import { useMarkActions, type MarkActions } from './selection/useMarkActions';
-import { usePointerTrail } from './hand/usePointerTrail';
-import { usePolygon } from './hand/usePolygon';
 import { useReached } from './others/useReached';
 import { useSelection, type Selection } from './selection/useSelection';
-import { shapeBetween, useShaping } from './hand/useShaping';
+import { useWanted } from './selection/useWanted';
 import { useWalk } from './hand/useWalk';
 import type { useView } from './hand/useView';
-import { MarkShape } from './page/MarkShape';
 import { WhoDrew } from './others/WhoDrew';
 
 /** What surfaces lend to whoever shows what can be done with the selection. */
@@ -107,47 +102,19 @@ export function Surface(props: Props) {
   const { clear, select } = selection;
 
   const put = useCallback((mark: NewMark) => void commands.put(mark), [commands]);
-  const inkHand = useInk(wet, {
-    onStroke: put,
-    onGlimpse: useCallback((body) => commands.glimpse('ink', body), [commands]),
-  });
-  const shaping = useShaping(page, ink, put);
-  const polygon = usePolygon(page, ink, put);
-  const erasing = useErasing(
-    useCallback(
-      (id: string) => {
-        const mark = board.marks.get(id);
-        return !!mark && mayChange(who, mark);
-      },
-      [board.marks, who],
-    ),
-    useCallback((ids: string[]) => void commands.remove(ids), [commands]),
-  );
-  const trail = usePointerTrail({
-    onGlimpse: useCallback((x, y) => commands.glimpse('pointer', { page, x, y }), [commands, page]),
-    onTrail: useCallback((path) => void commands.trail(page, path), [commands, page]),
-  });
+  const instruments = useInstruments({ board, page, ink, who, commands, wet });
+  const { polygon, erasing, trail } = instruments;
   const middle = (): [number, number] => [view.x + size.width / view.scale / 2, view.y + size.height / view.scale / 2];
 
   useEffect(() => clear(), [page, selecting, clear]);
   const { cancel } = polygon;
   useEffect(() => cancel(), [page, tool, cancel]);
-  const { wanted } = props;
-  const given = useRef<readonly string[]>(null);
-  useEffect(() => {
-    if (given.current === wanted || !selecting) return;
-    if (wanted.some((id) => board.marks.get(id)?.page !== page)) return;
-    select(wanted);
-    given.current = wanted;
-  }, [wanted, selecting, board.marks, page, select]);
+  useWanted(props.wanted, board, page, selecting, select);
 
   const { writing, ...write } = useWriting(page, ink, commands, () => onTool(SELECT));
   const place = (x: number, y: number) => {
-    if (tool.name === 'text' || tool.name === 'note') return write.begin(tool.name, x, y);
-    if (tool.name !== 'sign') return;
-    const [left, top] = [round(x - SIGN_SIZE / 2), round(y - SIGN_SIZE / 2)];
-    const shape = { w: SIGN_SIZE, h: SIGN_SIZE, sign: tool.sign };
-    put({ id: newId(), page, kind: 'sign', x: left, y: top, ink, ...shape });
+    if (tool.name === 'text' || tool.name === 'note') write.begin(tool.name, x, y);
+    else if (tool.name === 'sign') put(signAt({ page, ink }, tool.sign, x, y));
   };
   const rewrite = (mark: Mark | null) => mark && mayMove(who, mark) && mark.text !== undefined && write.rewrite(mark);
 
@@ -161,10 +128,7 @@ export function Surface(props: Props) {
     marks,
     selection,
     commands,
-    ink: inkHand,
-    shaping,
-    polygon,
-    erasing,
+    ...instruments,
     point: (x, y) => {
       setPointer([x, y]);
       trail(x, y);
@@ -180,14 +144,9 @@ export function Surface(props: Props) {
     else if (selecting && selection.single) rewrite(selection.single);
     else if (!mayDraw) return;
     else if (polygon.corners.length > 0) polygon.close();
-    else if (tool.name === 'text' || tool.name === 'note') write.begin(tool.name, x - 150, y - 40);
+    else if (tool.name === 'shape') put(shapeAt({ page, ink }, tool.shape, x, y));
     else if (tool.name === 'sign') place(x, y);
-    else if (tool.name === 'shape' && tool.shape !== 'polygon')
-      put(shapeBetween(tool.shape, ink, page, newId(), [x - 120, y - 70], [x + 120, y + 70]));
-    else if (tool.name === 'shape') {
-      const points = [0, 0, 120, 210, -120, 210];
-      put({ id: newId(), page, kind: 'polygon', x: round(x), y: round(y - 100), ink, width: 4, points });
-    }
+    else place(x - 150, y - 40);
   }
   const walk = useWalk(svg, marks);
   const key = useBoardKeys({ walk, marks, selecting, selection, actions, commands, zoom, onEnter: enter });
@@ -201,19 +160,7 @@ export function Surface(props: Props) {
       void commands.put(...made);
       onTool(SELECT);
     },
-    onText: (text) => {
-      const [x, y] = middle();
-      put({
-        id: newId(),
-        page,
-        kind: 'text',
-        x: round(x - 230),
-        y: round(y - 60),
-        ink,
-        text: text.slice(0, 4000),
-        ...TEXT,
-      });
-    },
+    onText: (words) => put(textAt({ page, ink }, words, ...middle())),
     onFiles: (files) => props.onFiles(files, middle()),
     onCut: actions.takeOff,
   });
@@ -268,25 +215,15 @@ export function Surface(props: Props) {
           only={props.only}
         />
         {props.others}
-        {shaping.draft && (
-          <g transform={`translate(${shaping.draft.x} ${shaping.draft.y})`}>
-            <MarkShape mark={shaping.draft} />
-          </g>
-        )}
-        <PolygonDraft corners={polygon.corners} hand={polygon.hand} ink={ink} scale={view.scale} />
         <path ref={wet} pointerEvents="none" strokeLinecap="round" strokeLinejoin="round" />
         <SelectionFrame selection={selection} scale={view.scale} />
-        {gestures.lasso && (
-          <rect
-            {...{ x: gestures.lasso.x, y: gestures.lasso.y, width: gestures.lasso.w, height: gestures.lasso.h }}
-            fill="#17665E"
-            fillOpacity={0.08}
-            stroke="#17665E"
-            strokeDasharray="4 4"
-            vectorEffect="non-scaling-stroke"
-          />
-        )}
-        {pointer && tool.name === 'point' && <PointerGlow x={pointer[0]} y={pointer[1]} scale={view.scale} />}
+        <Drafts
+          {...instruments}
+          ink={ink}
+          scale={view.scale}
+          lasso={gestures.lasso}
+          pointer={tool.name === 'point' ? pointer : null}
+        />
       </svg>
       {props_.map((mark) => (
         <PropControls

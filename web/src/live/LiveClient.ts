@@ -1,12 +1,10 @@
 import { VERSION, type Commands } from '../api/contracts';
-import { get } from '../api/http';
-import { foldOf } from './folds';
+import type { Entry, Glimpse, Incoming, Rights, RightsByStream, StreamPart, Timing, You } from '../api/shapes';
 import { oncePerFrame } from './frames';
+import { Line, type Status } from './Line';
 import type { Outcome, Pending } from './pending';
-import type { Entry, Glimpse, Incoming, Rights, RightsByStream, Session, StreamPart, Timing, You } from '../api/shapes';
+import { States } from './States';
 import { kindOf, MAIN, partOf, placeStream } from './streams';
-
-export type Status = 'connecting' | 'open' | 'reconnecting' | 'refused';
 
 /** Facts about the connection itself. */
 export interface Connection {
@@ -19,19 +17,9 @@ export interface Connection {
   trouble: { code: string; says: string; count: number } | null;
 }
 
-interface Stream {
-  head: number;
-  confirmed: unknown;
-  shown: unknown;
-}
-
-const PING_EVERY = 15_000;
-/** A connection on which nothing is heard for this long after a ping is dead, though nobody has said so. */
-const PONG_WITHIN = 10_000;
-const RETRY_FIRST = 400;
-const RETRY_MOST = 8_000;
 /** Refusals after which the same command may well succeed a little later. */
 const PASSING = new Set(['too_fast', 'not_saved']);
+const PASSES_IN = 1_000;
 
 /**
  * One browser's side of the live protocol, free of any framework: keeps the state of every stream
@@ -44,15 +32,14 @@ export class LiveClient {
   connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
   private changed: () => void;
-  private streams = new Map<string, Stream>();
+  private line: Line;
   private pending: Pending[] = [];
+  private states = new States(
+    (stream) => this.pending.filter((command) => command.stream === stream),
+    () => this.connection.you,
+  );
   private listeners = new Set<() => void>();
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
-  private socket: WebSocket | null = null;
-  private retry = RETRY_FIRST;
-  private heard = false;
-  private timers = new Set<ReturnType<typeof setTimeout>>();
-  private closed = false;
 
   /**
    * @param scope the class, or the lesson to prepare
@@ -62,19 +49,24 @@ export class LiveClient {
    */
   constructor(
     private scope: { sitting: string } | { lesson: string },
-    private open: () => WebSocket = () => new WebSocket(`${location.origin.replace(/^http/, 'ws')}/live`),
-    private known: () => Promise<boolean> = signedIn,
+    open?: () => WebSocket,
+    known?: () => Promise<boolean>,
     perFrame: (act: () => void) => () => void = oncePerFrame,
   ) {
     this.changed = perFrame(() => this.listeners.forEach((listener) => listener()));
-    this.connect();
-    document.addEventListener('visibilitychange', this.wake);
-    window.addEventListener('online', this.wake);
+    const ends = {
+      onOpen: () => this.line.say({ t: 'hello', v: VERSION, ...this.scope, seen: this.states.heads() }),
+      onMessage: (text: string) => this.listen(text),
+      onStatus: (status: Status) => this.tell({ status }),
+      onStranger: () => this.notice('sign_in', 'You are signed out here. Sign in again, or come back by your link.'),
+    };
+    this.line = new Line(ends, open, known);
+    this.line.start();
   }
 
   /** @returns what to show of a stream, own unanswered edits included; undefined while unknown */
   view<State>(stream: string): State | undefined {
-    return this.streams.get(stream)?.shown as State | undefined;
+    return this.states.shown(stream) as State | undefined;
   }
 
   /** @returns what one may do on a stream: as told of itself, or of the place that it belongs to */
@@ -87,7 +79,7 @@ export class LiveClient {
 
   /** @returns names of all streams that can be read */
   names(): string[] {
-    return [...this.streams.keys()];
+    return this.states.names();
   }
 
   /** Calls back whenever anything is different; the answer stops that. */
@@ -115,124 +107,29 @@ export class LiveClient {
 
   /** Lets others glimpse something that will not be kept. Dropped while not connected. */
   now(stream: string, kind: Glimpse['kind'], body: Record<string, unknown>) {
-    if (this.connection.status === 'open') this.say({ t: 'now', stream, kind, body });
+    if (this.connection.status === 'open') this.line.say({ t: 'now', stream, kind, body });
   }
 
   /** Says goodbye, so that no seat is kept. */
   leave() {
-    this.say({ t: 'bye' });
+    this.line.say({ t: 'bye' });
     this.close();
   }
 
   /** Ends the connection; the server keeps the seat for a while. */
   close() {
-    this.closed = true;
-    this.rest();
-    this.socket?.close();
-    document.removeEventListener('visibilitychange', this.wake);
-    window.removeEventListener('online', this.wake);
+    this.line.close();
   }
 
-  /** Tells of something that was not asked of the server at all. */
+  /** Tells of something that went wrong, also when the server was not asked at all. */
   notice(code: string, says: string) {
-    this.trouble(code, says);
-  }
-
-  private connect() {
-    const socket = this.open();
-    let opened = false;
-    this.socket = socket;
-    socket.onopen = () => {
-      opened = true;
-      this.greet();
-    };
-    socket.onmessage = ({ data }) => {
-      if (socket !== this.socket) return;
-      this.heard = true;
-      this.listen(data as string);
-    };
-    socket.onclose = () => {
-      if (socket !== this.socket) return;
-      this.lose();
-      if (!opened) void this.ask();
-    };
-  }
-
-  /** Whoever is signed out, or was never in, is told so; trying again would not help. */
-  private async ask() {
-    if (await this.known().catch(() => true)) return;
-    if (this.closed || this.connection.status === 'open') return;
-    this.rest();
-    this.tell({ status: 'refused' });
-    this.trouble('sign_in', 'You are signed out here. Sign in again, or come back by your link.');
-  }
-
-  /** Browsers let hidden pages and sleeping machines fall behind: once one is back, a dead connection is not waited for. */
-  private wake = () => {
-    if (document.visibilityState === 'hidden' || this.closed) return;
-    const { status } = this.connection;
-    if (status === 'open') return this.ping();
-    if (status === 'refused' || (this.socket && this.socket.readyState <= WebSocket.OPEN)) return;
-    this.rest();
-    this.retry = RETRY_FIRST;
-    this.connect();
-  };
-
-  private rest() {
-    this.timers.forEach(clearTimeout);
-    this.timers.clear();
-  }
-
-  private greet() {
-    const seen = Object.fromEntries([...this.streams].map(([name, { head }]) => [name, head]));
-    this.say({ t: 'hello', v: VERSION, ...this.scope, seen });
-    this.later(PING_EVERY, () => this.beat());
-  }
-
-  private beat() {
-    this.ping();
-    this.later(PING_EVERY, () => this.beat());
-  }
-
-  private ping() {
-    this.heard = false;
-    this.say({ t: 'ping' });
-    this.later(PONG_WITHIN, () => this.heard || this.drop());
-  }
-
-  /** The other end is gone without a word: what waits for it is told on a new connection. */
-  private drop() {
-    const dead = this.socket;
-    this.socket = null;
-    dead?.close();
-    this.lose();
-  }
-
-  private lose() {
-    if (this.closed || this.connection.status === 'refused') return;
-    this.rest();
-    this.tell({ status: 'reconnecting' });
-    // Spread out, so that a whole class does not come back in the same instant.
-    this.later(this.retry * (0.7 + 0.6 * Math.random()), () => this.connect());
-    this.retry = Math.min(this.retry * 1.8, RETRY_MOST);
-  }
-
-  private later(ms: number, act: () => void) {
-    const timer = setTimeout(() => {
-      this.timers.delete(timer);
-      act();
-    }, ms);
-    this.timers.add(timer);
-  }
-
-  private say(message: object) {
-    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
+    this.tell({ trouble: { code, says, count: (this.connection.trouble?.count ?? 0) + 1 } });
   }
 
   private send(command: Pending) {
     if (this.connection.status !== 'open') return;
     const { id, name, stream, input, sent } = command;
-    this.say({ t: 'do', id, do: name, stream, with: input, ...(sent ? { again: true } : {}) });
+    this.line.say({ t: 'do', id, do: name, stream, with: input, ...(sent ? { again: true } : {}) });
     command.sent = true;
   }
 
@@ -242,7 +139,7 @@ export class LiveClient {
       this.hear(JSON.parse(text) as Incoming);
     } catch (error) {
       console.error('A message was passed over', error);
-      this.trouble(
+      this.notice(
         'odd',
         'This page did not understand something that was sent to it. If anything looks wrong, load it again.',
       );
@@ -263,10 +160,10 @@ export class LiveClient {
         return this.refused(message.id, message.code, message.says);
       case 'gained':
         this.learn(message);
-        return this.tell({});
+        return this.changed();
       case 'lost':
-        this.streams.delete(message.stream);
-        return message.says ? this.trouble('lost', message.says) : this.changed();
+        this.states.forget(message.stream);
+        return message.says ? this.notice('lost', message.says) : this.changed();
       case 'rights':
         return this.tell({ rights: message.rights });
       case 'timing':
@@ -278,13 +175,11 @@ export class LiveClient {
   }
 
   private welcome(you: You, rights: RightsByStream, parts: StreamPart[]) {
-    this.retry = RETRY_FIRST;
-    const readable = new Set(parts.map(({ stream }) => stream));
-    for (const name of this.streams.keys()) if (!readable.has(name)) this.streams.delete(name);
-    this.tell({ status: 'open', you, rights });
+    this.states.keep(new Set(parts.map(({ stream }) => stream)));
+    this.tell({ you, rights });
+    this.line.welcomed();
     parts.forEach((part) => this.learnOne(part));
     this.pending.forEach((command) => this.send(command));
-    this.changed();
   }
 
   /** One stream that makes no sense takes none of the others along. */
@@ -293,36 +188,27 @@ export class LiveClient {
       this.learn(part);
     } catch (error) {
       console.error(`${part.stream} was passed over`, error);
-      this.streams.delete(part.stream);
-      this.trouble('odd', 'Part of this page cannot be shown. Load it again in a moment.');
+      this.states.forget(part.stream);
+      this.notice('odd', 'Part of this page cannot be shown. Load it again in a moment.');
     }
   }
 
-  private learn({ stream, head, view, entries }: StreamPart) {
-    if (view === undefined) return this.take(stream, entries ?? []);
-    this.streams.set(stream, { head, confirmed: foldOf(stream).from(view), shown: undefined });
-    this.reshow(stream);
+  private learn(part: StreamPart) {
+    if (part.view === undefined) this.take(part.stream, part.entries ?? []);
+    else this.states.begin(part);
   }
 
-  private take(name: string, entries: Entry[]) {
-    const stream = this.streams.get(name);
-    if (!stream) return;
-    const fold = foldOf(name);
-    for (const entry of entries) {
-      if (entry.seq <= stream.head) continue;
-      stream.confirmed = fold.apply(stream.confirmed, entry);
-      stream.head = entry.seq;
-      this.settle(entry.cmd, { ok: true });
-    }
-    this.reshow(name);
+  private take(stream: string, entries: Entry[]) {
+    this.states.take(stream, entries).forEach(({ cmd }) => this.settle(cmd, { ok: true }));
+    this.changed();
   }
 
   private refused(id: string, code: string, says: string) {
     const command = this.pending.find((candidate) => candidate.id === id);
     if (!command) return;
-    if (PASSING.has(code)) return this.later(1_000, () => this.send(command));
+    if (PASSING.has(code)) return this.line.later(PASSES_IN, () => this.send(command));
     this.settle(id, { ok: false, code, says });
-    this.trouble(code, says);
+    this.notice(code, says);
   }
 
   private settle(id: string | null | undefined, outcome: Outcome) {
@@ -336,21 +222,12 @@ export class LiveClient {
   private fault({ id, code, says }: { id?: string; code: string; says: string }) {
     if (id !== undefined && this.pending.some((command) => command.id === id)) return this.refused(id, code, says);
     // Before the welcome this is the end of it: no link, no such class, an old page; also when it comes after a cut.
-    if (this.connection.status !== 'open') this.tell({ status: 'refused' });
-    this.trouble(code, says);
+    if (this.connection.status !== 'open') this.line.refuse();
+    this.notice(code, says);
   }
 
-  private trouble(code: string, says: string) {
-    this.tell({ trouble: { code, says, count: (this.connection.trouble?.count ?? 0) + 1 } });
-  }
-
-  private reshow(name: string) {
-    const stream = this.streams.get(name);
-    if (!stream) return;
-    const { early } = foldOf(name);
-    const { you } = this.connection;
-    const own = early && you ? this.pending.filter((command) => command.stream === name) : [];
-    stream.shown = own.reduce((shown, command) => early!(shown, command, you!), stream.confirmed);
+  private reshow(stream: string) {
+    this.states.show(stream);
     this.changed();
   }
 
@@ -358,11 +235,6 @@ export class LiveClient {
     this.connection = { ...this.connection, ...facts };
     this.changed();
   }
-}
-
-async function signedIn(): Promise<boolean> {
-  const session = await get<Session>('/api/session');
-  return session.person !== null;
 }
 
 /** @returns a fresh id for a command, mark or post */
