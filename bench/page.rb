@@ -7,9 +7,12 @@ module Bench
   #   drawing   the same while twenty people draw
   #   player    a recording with 1,000 marks and hundreds of posts, playing at triple speed
   #   slides    a class whose board has 40 pages and 4,000 marks, for every stroke that comes
+  #   lasting   what a page keeps in memory after as many strokes, taken off again, as come in an hour, in two and in three
   class Page < Measure
     SECONDS = 8
     DRAWERS = 20
+    # Strokes that come in an hour of a class in which somebody draws half of the time, every two and a half seconds.
+    HOURLY = 720
 
     def run
       @running = @server.new
@@ -20,6 +23,7 @@ module Bench
       @archive.recordings.update(klass.sitting, shared: true)
       playing(klass)
       slides
+      lasting
     ensure
       @running&.stop
     end
@@ -59,6 +63,24 @@ module Bench
       wire&.cut
     end
 
+    # The strokes of three hours in as many minutes as they need; what nobody needs any more has to be gone.
+    def lasting
+      klass = BusyClass.open(@archive)
+      seats = Array.new(DRAWERS) { Wire.new(visitor(klass)).tap { |wire| wire.hello({ sitting: klass.sitting }) } }
+      driver = open("/classes/#{klass.sitting}", '[data-testid=paper]')
+      kept = Array.new(3) do
+        drawing(seats, klass, taken_off: true) { |count| sleep 0.5 until count.call >= HOURLY }
+        sleep 8
+        driver.execute_cdp('HeapProfiler.collectGarbage')
+        figures(driver)['JSHeapUsedSize'] / (1024.0 * 1024)
+      end
+      kept.each_with_index { |megabytes, i| report("page, memory after #{i + 1} h", megabytes, 'MB', '') }
+      report('page, third hour beside the first', kept.last / kept.first, '×', '≤ 1.1×')
+    ensure
+      driver&.quit
+      seats&.each(&:cut)
+    end
+
     def visitor(klass)
       person = @archive.people.add('Student').tap { |id| @archive.people.admit(klass.lesson, id) }
       VisitorClient.new(@running, as: person)
@@ -91,13 +113,18 @@ module Bench
     end
 
     # Everyone draws a stroke of two seconds again and again: told 25 times a second while it is wet, then put.
-    def drawing(wires, klass)
+    def drawing(wires, klass, taken_off: false)
       count = 0
       stop = false
       hands = wires.each_with_index.map do |wire, i|
         Thread.new do
           sleep i * 0.1
-          (count += 1) && stroke(wire, klass.board, "w#{i}-#{count}") until stop
+          until stop
+            id = "w#{i}-#{Veranda::Store::Ids.call}"
+            stroke(wire, klass.board, id)
+            wire.do('board.remove', klass.board, ids: [id]) if taken_off
+            count += 1
+          end
         end
       end
       yield -> { count }

@@ -139,4 +139,10 @@ describe('Exchange', () => {
     fireEvent.click(buttons[0]!);
     expect(asked()).toEqual([['exchange.delete', { id: 'b' }]]);
   });
+
+  it('lets every post and name run in the direction of its own letters', () => {
+    shown([post('p1', 'متى نبدأ؟'), post('p2', 'At six.')]);
+    for (const words of ['متى نبدأ؟', 'At six.']) expect(screen.getByText(words).closest('[dir=auto]')).not.toBeNull();
+    expect(screen.getAllByText(/^Jonas/)[0]!.closest('[dir=auto]')).not.toBeNull();
+  });
 });
