@@ -103,7 +103,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     end
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
-                                 hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went placed posted deleted edited page_added laid prop_used])
+                                 hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
+                                 signalled signal_off signals_cleared placed posted deleted edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 
@@ -116,6 +117,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(jonas, 'class.raise_hand')
     hall.do(odalys, 'class.lower_hand', { person: 'farah' })
     hall.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'jonas' })
+    lent(hall, odalys, farah, jonas)
     hall.do(odalys, 'class.rule', { right: 'arrange', allow: true })
     draw(drawn, odalys, farah)
     hall.do(odalys, 'class.move', { step: 'crossing' })
@@ -161,6 +163,18 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     drawn.do(odalys, 'board.clear', { page: 'p1', by: 'farah' })
     drawn.do(odalys, 'board.undo')
     drawn.do(odalys, 'board.point', { page: 'p1', path: [0, 1, 2] })
+  end
+
+  def lent(hall, odalys, farah, jonas)
+    %w[slower yes].each { |signal| hall.do(farah, 'class.signal', { signal: signal }) }
+    hall.do(jonas, 'class.signal', { signal: 'done' })
+    hall.do(odalys, 'class.clear_signals')
+    [jonas, farah, odalys].each { |who| hall.do(who, 'class.signal', { signal: 'back_soon' }) }
+    hall.do(farah, 'class.signal')
+    hall.do(odalys, 'class.lend_floor', { seconds: 60 })
+    hall.do(odalys, 'class.lend_floor', { person: 'farah' })
+    hall.do(farah, 'class.take_floor')
+    hall.do(odalys, 'class.lend_floor', { person: 'jonas' })
   end
 
   it 'asks for the same rights' do

@@ -16,6 +16,31 @@ RSpec.describe 'Rights' do
     expect(answer.to_h).to include(code: :may_not_draw, says: 'Students may not draw on this board just now.')
   end
 
+  it 'tells what decides: who one is, the floor, an exception, a step, or the rule for all' do
+    track = sitting(steps: Stage::PLAN[:steps].map { |step| step[:id] == 'names' ? step.merge(rules: { draw: false, props: true }) : step })
+    from = ->(right, who) { ask(right, who, track).then { |answer| [answer.allowed, answer.from] } }
+    expect([from.call(:draw, :odalys), from.call(:draw, :farah), from.call(:share, :farah)]).to eq([[true, :staff], [true, :rule], [false, :rule]])
+    track.do(odalys, 'class.move', { step: 'names' })
+    expect([from.call(:draw, :farah), from.call(:props, :farah), from.call(:post, :farah)]).to eq([[false, :step], [true, :step], [true, :rule]])
+    expect(ask(:draw, :farah, track).says).to eq('Students may not draw on this board in this part of the class.')
+    track.do(odalys, 'class.rule', { right: 'draw', allow: true, person: 'farah' })
+    expect([from.call(:draw, :farah), from.call(:draw, :jonas)]).to eq([[true, :exception], [false, :step]])
+    track.do(odalys, 'class.lend_floor', { person: 'jonas' })
+    expect([from.call(:draw, :jonas), from.call(:camera, :jonas)]).to eq([[true, :floor], [true, :rule]])
+    track.do(odalys, 'class.rule', { right: 'props', allow: false })
+    expect(from.call(:props, :farah)).to eq([false, :rule])
+  end
+
+  it 'tells nobody but staff what decided' do
+    expect(Core::Rights::Answer.yes(:floor).to_h).to eq(allowed: true, code: :floor, says: nil)
+  end
+
+  it 'knows outside of class only what one does on a board' do
+    may = Core::Rights::Ask.all(by: farah, sitting: nil, outside: 'work').select { |_, answer| answer.allowed? }.keys
+    expect(may).to match_array(%i[draw post props])
+    expect(Core::Rights::Ask.call(:speak, by: farah, sitting: nil, outside: 'work').says).to eq('You may speak only in class.')
+  end
+
   it 'lets an exception for one count before the rule for all' do
     track = sitting
     track.do(odalys, 'class.rule', { right: 'draw', allow: false })
@@ -36,8 +61,8 @@ RSpec.describe 'Rights' do
   situations = {
     preparing: [nil, ->(role, _) { %w[instructor assistant].include?(role) }],
     waiting: [->(stage) { stage.sitting(open: false) }, ->(role, _) { %w[instructor assistant].include?(role) }],
-    # Nobody changes what others drew until they are let.
-    open: [lambda(&:sitting), ->(role, right) { right != :arrange || %w[instructor assistant].include?(role) }],
+    # Nobody changes what others drew, adds pages, brings or shares anything until they are let.
+    open: [lambda(&:sitting), ->(role, right) { %i[speak camera draw post threads props].include?(right) || %w[instructor assistant].include?(role) }],
     nothing_allowed: [lambda { |stage|
       stage.sitting.tap do |track|
         Veranda::Core::Rights::RIGHTS.each_key.map(&:to_s).each do |right|
@@ -58,12 +83,12 @@ RSpec.describe 'Rights' do
   end
 
   # Every command × role in an open class: those for staff are for staff alone.
-  staff_only = %w[board.clear board.add_page board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
-                  class.stop_timer]
+  staff_only = %w[board.clear board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
+                  class.stop_timer class.lend_floor class.clear_signals]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
-    'class.cue' => { cue: 'fog' },
+    'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.signal' => { signal: 'clap' },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
     'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] },
     'board.arrange' => { ids: ['own'], way: 'to_front' }, 'board.straighten' => { ids: ['own'] },
@@ -86,6 +111,7 @@ RSpec.describe 'Rights' do
   def ready_for(command, by)
     hall = sitting
     hall.do(by, 'class.join')
+    hall.do(odalys, 'class.rule', { right: 'add', allow: true })
     hall.do(odalys, 'class.move', { step: 'crossing' }) if command.wire_name == 'class.extend'
     case command.stream_kind
     when :sitting then hall

@@ -11,7 +11,8 @@ module Veranda
         Boards::PointAt,
         Sittings::Plan, Sittings::SetBoards, Sittings::OpenDoors, Sittings::LetIn, Sittings::EndClass,
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
-        Sittings::SetRight, Sittings::Record, Sittings::FireCue, Sittings::StopTimer,
+        Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
+        Sittings::FireCue, Sittings::StopTimer,
         Exchange::WritePost, Exchange::DeletePost
       ].freeze
 

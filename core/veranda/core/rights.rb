@@ -5,8 +5,14 @@ module Veranda
     # What students may do, and why or why not.
     module Rights
       # Each right with the words that finish "You may …".
-      RIGHTS = { draw: 'draw on this board', post: 'write in the exchange', props: 'use props',
-                 arrange: 'change what others put on the board' }.freeze
+      RIGHTS = { speak: 'speak', camera: 'show your camera', share: 'share a screen', draw: 'draw on this board',
+                 arrange: 'change what others put on the board', add: 'add pages', bring: 'bring materials',
+                 post: 'write in the exchange', threads: 'write to one another', props: 'use props',
+                 record: 'record your room' }.freeze
+      # What whoever has the floor may do, see {Sittings::Floor}.
+      FLOOR = %i[speak draw share].freeze
+      # What comes with a board that students work on outside of class.
+      OUTSIDE = %i[draw post props].freeze
     end
   end
 end

@@ -50,7 +50,7 @@ module Veranda
       # @param right [Symbol]
       # @return [Rights::Answer] whether `by` has the right here and now, and why
       def right(right)
-        Rights::Ask.call(right, by: by, sitting: sitting, place: place, outside: outside)
+        Rights::Ask.call(right, by: by, sitting: sitting, place: place, outside: outside, at: at)
       end
     end
   end

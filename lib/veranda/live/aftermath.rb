@@ -12,6 +12,7 @@ module Veranda
         'sitting.ended' => %i[review tell_timing keep_snapshots],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
+        'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
         'own.placed' => %i[review_person]
       }.freeze
 

@@ -47,6 +47,11 @@ module Veranda
         hand_lowered: object({ person: STRING }),
         ruled: object({ right: STRING, allow: BOOLEAN }, may: { person: STRING }),
         rules_set: object({ rules: Views::RULES }),
+        floor_lent: object({ person: STRING, until: maybe(MOMENT) }),
+        floor_back: object({}),
+        signalled: object({ signal: Views::SIGNAL }),
+        signal_off: PEOPLE,
+        signals_cleared: object({}),
         welcomed: Views::WELCOME,
         host_came: shape(:Author),
         host_went: object({ id: STRING })

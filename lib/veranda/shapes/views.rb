@@ -14,7 +14,9 @@ module Veranda
       ROLE = one_of(Core::Person::ROLES)
       RULES = by_name(BOOLEAN)
       SHOWN = object({ board: STRING, page: STRING })
-      TIMER = object({ ends_at: MOMENT }, may: { label: STRING })
+      TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
+      SIGNAL = one_of(Core::Sittings::Signals::KINDS)
+      FLOOR = object({ person: STRING, since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN })
 
       ALL = {
@@ -43,11 +45,13 @@ module Veranda
         Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
         Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT }, about: 'Somebody at the doors.'),
 
-        PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), rules: shape(:HouseRules),
-                            welcome: maybe(WELCOME), hosts: list(shape(:Author)) },
+        PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR),
+                            signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME), hosts: list(shape(:Author)) },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
-        HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })) }),
+        Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),
+        HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })), by_step: list(STRING) },
+                           about: '`by_step` are those whose answer for all a step has brought.'),
 
         ExchangeView: object({ posts: list(shape(:Post)) }),
         Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT }, may: { text: STRING, deleted_by: STRING },

@@ -137,7 +137,7 @@ RSpec.describe 'Drawing on a board' do
       expect { track.do(farah, 'board.change', { changes: [{ id: 'f1', set: { locked: true } }] }) }.to refusing(:staff_only)
       expect { track.do(farah, 'board.put', { marks: [stroke('f2', locked: true)] }) }.to refusing(:staff_only)
       expect { track.do(farah, 'board.clear', { page: 'p1' }) }.to refusing(:staff_only)
-      expect { track.do(farah, 'board.add_page', { page: 'p2', after: 'p1' }) }.to refusing(:staff_only)
+      expect { track.do(farah, 'board.add_page', { page: 'p2', after: 'p1' }) }.to refusing(:may_not_add)
     end
 
     it 'clears all but locked marks in one entry, which one undo brings back' do

@@ -25,7 +25,7 @@ RSpec.describe 'Rights that commands take' do
   {
     'board.put' => [{ marks: [{ id: 'n', page: 'p1', kind: 'rectangle', x: 1, y: 1, w: 9, h: 9, ink: 'lake', width: 2 }] }, :draw],
     'board.change' => [{ changes: [{ id: 'own', set: { x: 50 } }] }, :draw], 'board.remove' => [{ ids: %w[own] }, :draw],
-    'board.undo' => [{}, :draw],
+    'board.undo' => [{}, :draw], 'board.add_page' => [{ page: 'p2', after: 'p1' }, :add],
     'board.point' => [{ page: 'p1', path: [0, 1, 2] }, :draw], 'board.arrange' => [{ ids: %w[own last], way: 'left' }, :draw],
     'board.use_prop' => [{ id: 'die', action: 'roll' }, :props], 'exchange.post' => [{ id: 'p1', text: 'Which light?' }, :post]
   }.each do |wire_name, (input, right)|
@@ -52,9 +52,9 @@ RSpec.describe 'Rights that commands take' do
     end
   end
 
-  it 'clearing, pages and locks are for staff, whatever is allowed' do
+  it 'clearing, what a page is, and locks are for staff, whatever is allowed' do
     allow(all)
-    [['board.clear', { page: 'p1', by: 'farah' }], ['board.add_page', { page: 'p2', after: 'p1' }], ['board.set_page', { page: 'p1', grows: true }],
+    [['board.clear', { page: 'p1', by: 'farah' }], ['board.set_page', { page: 'p1', grows: true }],
      ['board.bring_back', { page: 'p1', seq: 1 }], ['board.change', { changes: [{ id: 'own', set: { locked: true } }] }],
      ['board.put', { marks: [box('n', 5, 5, locked: true)] }]].each do |wire_name, input|
       expect { track.do(farah, wire_name, input) }.to refusing(:staff_only)

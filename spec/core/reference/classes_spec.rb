@@ -94,7 +94,12 @@ RSpec.describe 'Classes, against how they went' do
     [['class.join', {}], ['class.drop', { since: dice.one(nil, 1) }.compact], ['class.leave', { place: 'main', since: dice.one(nil, 1) }.compact],
      ['class.let_in', { people: %w[farah oona], place: dice.one(nil, 'annex', 'zz') }.compact],
      ['class.rule', { right: dice.one(*Core::Rights::RIGHTS.keys), allow: dice.one(true, false), person: dice.one(nil, 'farah', 'nils') }.compact],
-     ['class.raise_hand', {}], ['class.lower_hand', { person: dice.one(nil, 'farah') }.compact]]
+     ['class.raise_hand', {}], ['class.lower_hand', { person: dice.one(nil, 'farah') }.compact], *floor(dice)]
+  end
+
+  def floor(dice)
+    [['class.lend_floor', { person: dice.one(nil, 'farah', 'odalys', 'nils'), seconds: dice.one(nil, 9, 10, 60) }.compact],
+     ['class.take_floor', { since: dice.one(nil, 1) }.compact], ['class.signal', { signal: dice.one(nil, 'done', 'clap', 'bored') }.compact], ['class.clear_signals', {}]]
   end
 
   def talk(dice, index)

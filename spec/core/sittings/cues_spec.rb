@@ -35,7 +35,8 @@ RSpec.describe 'Cues and rules of a step' do
     hall = sitting(steps: steps)
     hall.do(odalys, 'class.rule', { right: 'draw', allow: false, person: 'farah' })
     hall.do(odalys, 'class.move', { step: 'crossing' })
-    expect(hall.place.rules.to_h).to eq(for_all: { draw: false, post: true, props: false, arrange: false }, exceptions: [])
+    expect(hall.place.rules.to_h).to eq(for_all: Core::Rights::HouseRules::DEFAULT.merge(draw: false, post: true, props: false), exceptions: [],
+                                        by_step: %w[draw post props])
     hall.do(odalys, 'class.move', { step: 'sum-up' })
     expect(hall.place.rules.for_all(:draw)).to be(false)
   end

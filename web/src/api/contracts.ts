@@ -141,10 +141,22 @@ export interface Commands {
     person?: string;
   };
   'class.rule': {
-    right: 'draw' | 'post' | 'props' | 'arrange';
+    right:
+      'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
     allow: boolean;
     person?: string;
   };
+  'class.lend_floor': {
+    person?: string;
+    seconds?: number;
+  };
+  'class.take_floor': {
+    since?: number;
+  };
+  'class.signal': {
+    signal?: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
+  };
+  'class.clear_signals': {};
   'class.record': {
     on: boolean;
   };

@@ -257,6 +257,46 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'floor_lent';
+      body: FloorLentBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'floor_back';
+      body: FloorBackBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'signalled';
+      body: SignalledBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'signal_off';
+      body: SignalOffBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'signals_cleared';
+      body: SignalsClearedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'welcomed';
       body: WelcomedBody;
       seq: number;
@@ -304,7 +344,8 @@ export type Entry =
       by: string;
       cmd?: string | null;
     };
-export type Right = 'draw' | 'post' | 'props' | 'arrange';
+export type Right =
+  'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
 export type Glimpse =
   | {
       by: string;
@@ -417,6 +458,7 @@ export interface Shapes {
   Cue: Cue;
   Waiting: Waiting;
   PlaceView: PlaceView;
+  Signalled: Signalled;
   HouseRules: HouseRules;
   ExchangeView: ExchangeView;
   Post: Post;
@@ -448,6 +490,11 @@ export interface Shapes {
   HandLoweredBody: HandLoweredBody;
   RuledBody: RuledBody;
   RulesSetBody: RulesSetBody;
+  FloorLentBody: FloorLentBody;
+  FloorBackBody: FloorBackBody;
+  SignalledBody: SignalledBody;
+  SignalOffBody: SignalOffBody;
+  SignalsClearedBody: SignalsClearedBody;
   WelcomedBody: WelcomedBody;
   HostCameBody: HostCameBody;
   HostWentBody: HostWentBody;
@@ -741,6 +788,7 @@ export interface Cue {
   label?: string;
   board?: string;
   page?: string;
+  until_done?: boolean;
   seconds?: number;
 }
 export interface StaffBoard {
@@ -770,8 +818,15 @@ export interface PlaceView {
   timer: {
     ends_at: number;
     label?: string;
+    until_done?: boolean;
   } | null;
   hands: string[];
+  floor: {
+    person: string;
+    since: number;
+    until: number | null;
+  } | null;
+  signals: Signalled[];
   rules: HouseRules;
   welcome: {
     title: string;
@@ -782,6 +837,17 @@ export interface PlaceView {
   } | null;
   hosts: Author[];
 }
+/**
+ * What somebody tells with one tap.
+ */
+export interface Signalled {
+  person: string;
+  signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
+  at: number;
+}
+/**
+ * `by_step` are those whose answer for all a step has brought.
+ */
 export interface HouseRules {
   for_all: {
     [k: string]: boolean;
@@ -791,6 +857,7 @@ export interface HouseRules {
     person: string;
     allow: boolean;
   }[];
+  by_step: string[];
 }
 export interface ExchangeView {
   posts: Post[];
@@ -894,6 +961,7 @@ export interface ShownBody {
 export interface TimerSetBody {
   ends_at: number;
   label?: string;
+  until_done?: boolean;
 }
 export interface TimerStoppedBody {}
 export interface HandRaisedBody {}
@@ -910,6 +978,18 @@ export interface RulesSetBody {
     [k: string]: boolean;
   };
 }
+export interface FloorLentBody {
+  person: string;
+  until: number | null;
+}
+export interface FloorBackBody {}
+export interface SignalledBody {
+  signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
+}
+export interface SignalOffBody {
+  people: string[];
+}
+export interface SignalsClearedBody {}
 export interface WelcomedBody {
   title: string;
   course: string;
@@ -945,10 +1025,17 @@ export interface Answer {
  * What one may do in one place, or on one board outside of class.
  */
 export interface Rights {
+  speak: Answer;
+  camera: Answer;
+  share: Answer;
   draw: Answer;
-  post: Answer;
-  props: Answer;
   arrange: Answer;
+  add: Answer;
+  bring: Answer;
+  post: Answer;
+  threads: Answer;
+  props: Answer;
+  record: Answer;
 }
 /**
  * Of the places of a class that one reads, or of single boards.

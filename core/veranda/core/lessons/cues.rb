@@ -8,7 +8,7 @@ module Veranda
       # Actions prepared on a step, fired by one key in class:
       #
       #   { id:, kind: 'show', board:, page: }     another board comes on show
-      #   { id:, kind: 'timer', seconds:, label: } a timer starts that everyone sees
+      #   { id:, kind: 'timer', seconds:, label: } a timer starts that everyone sees; with `until_done` it ends when all are done
       #   { id:, kind: 'record' }                  the recording begins
       #
       # Polls, rooms and clips get kinds of their own when there are polls, rooms and clips.
@@ -22,6 +22,7 @@ module Veranda
           optional(:label).value(:string, max_size?: 80)
           optional(:board).value(Types::ID)
           optional(:page).value(Types::ID)
+          optional(:until_done).value(:bool)
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
         end
 

@@ -3,12 +3,18 @@
 module Veranda
   module Core
     module Rights
-      # Whether someone has a right, with the reason in a code and a sentence.
-      Answer = Struct.new(:allowed, :code, :says, keyword_init: true) do
+      # Whether someone has a right, with the reason in a code and a sentence to them.
+      #
+      # `from` tells staff what decided it: `:staff`, `:floor`, `:exception`, `:step` (a rule that a step has brought), `:rule` (for
+      # all), `:class` (closed doors, or the end), `:outside`.
+      Answer = Struct.new(:allowed, :code, :says, :from, keyword_init: true) do
         alias_method :allowed?, :allowed
 
-        def self.yes(code) = new(allowed: true, code: code, says: nil)
-        def self.no(code, says) = new(allowed: false, code: code, says: says)
+        def self.yes(from) = new(allowed: true, code: from, says: nil, from: from)
+        def self.no(code, says, from) = new(allowed: false, code: code, says: says, from: from)
+
+        # @return [Hash] what the person is told
+        def to_h = { allowed: allowed, code: code, says: says }
       end
     end
   end

@@ -6,8 +6,8 @@ module Veranda
       # The one place that answers "may this person do that, here, now?"
       #
       # Staff always may. Outside a class others work on the boards that were given to them for
-      # that. In a class the doors must be open, and then, in the place concerned, an exception for the person counts
-      # before the rule for all.
+      # that. In a class the doors must be open, and then, in the place concerned, the floor counts before an exception for the
+      # person, and that before the rule for all.
       module Ask
         module_function
 
@@ -16,12 +16,14 @@ module Veranda
         # @param sitting [Sittings::Sitting, nil]
         # @param place [Sittings::Place, nil] where it is to be done
         # @param outside [String, nil] what students may do with the board outside of class, see {Lessons::Outside}
+        # @param at [Integer, nil] ms since the epoch, for a floor whose time may be over
         # @return [Answer]
-        def call(right, by:, sitting:, place: nil, outside: nil)
-          return Answer.no(:class_ended, 'This class has ended. Its boards can still be read.') if sitting&.ended?
+        def call(right, by:, sitting:, place: nil, outside: nil, at: nil)
+          return Answer.no(:class_ended, 'This class has ended. Its boards can still be read.', :class) if sitting&.ended?
           return Answer.yes(:staff) if by.staff?
           return outside_class(right, outside) unless sitting
-          return Answer.no(:doors_closed, 'The doors are not open yet.') unless sitting.open?
+          return Answer.no(:doors_closed, 'The doors are not open yet.', :class) unless sitting.open?
+          return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
 
           by_rule(right, by, place.rules)
         end
@@ -30,24 +32,29 @@ module Veranda
         def all(**facts) = RIGHTS.keys.to_h { |right| [right, call(right, **facts)] }
 
         def outside_class(right, outside)
-          if outside == 'work'
-            return Answer.yes(:outside) unless right == :arrange
-
-            return Answer.no(:may_not_arrange, 'Outside of class you change only what you put there yourself.')
+          case outside
+          when 'work' then OUTSIDE.include?(right) ? Answer.yes(:outside) : no_outside(right)
+          when 'read' then Answer.no(:board_for_reading, 'This board is for reading outside of class.', :outside)
+          else Answer.no(:no_class, 'Only instructors and assistants prepare lessons.', :outside)
           end
-          return Answer.no(:board_for_reading, 'This board is for reading outside of class.') if outside == 'read'
-
-          Answer.no(:no_class, 'Only instructors and assistants prepare lessons.')
         end
         private_class_method :outside_class
 
+        def no_outside(right)
+          return Answer.no(:may_not_arrange, 'Outside of class you change only what you put there yourself.', :outside) if right == :arrange
+
+          Answer.no(:"may_not_#{right}", "You may #{RIGHTS.fetch(right)} only in class.", :outside)
+        end
+        private_class_method :no_outside
+
         def by_rule(right, by, rules)
           exception = rules.exception(right, by.id)
-          allowed = exception.nil? ? rules.for_all(right) : exception
-          return Answer.yes(exception.nil? ? :rule : :exception) if allowed
+          from = rules.from(right, by.id)
+          return Answer.yes(from) if exception.nil? ? rules.for_all(right) : exception
 
           whom = exception.nil? ? 'Students' : 'You'
-          Answer.no(:"may_not_#{right}", "#{whom} may not #{RIGHTS.fetch(right)} just now.")
+          long = from == :step ? 'in this part of the class' : 'just now'
+          Answer.no(:"may_not_#{right}", "#{whom} may not #{RIGHTS.fetch(right)} #{long}.", from)
         end
         private_class_method :by_rule
       end

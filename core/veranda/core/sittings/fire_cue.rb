@@ -25,7 +25,7 @@ module Veranda
           when 'show'
             entry('shown', { board: open_board!(cue[:board]), page: cue[:page] || plan.first_page(cue[:board]) }, on: :main)
           when 'timer'
-            entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, label: cue[:label] }.compact, on: :main)
+            entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, **cue.slice(:label, :until_done) }.compact, on: :main)
           when 'record' then entry('recording', { on: true, planned: true }, on: :sitting) unless sitting.recording?
           end
         end

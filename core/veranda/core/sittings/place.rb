@@ -3,17 +3,21 @@
 module Veranda
   module Core
     module Sittings
-      # What is the same for everyone in one place of a class: what is on show, the house rules, the timer and
-      # whose hands are up. The waiting room has instead what those who wait may know of the class.
+      # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
+      # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands welcome hosts].freeze
+        FIELDS = %i[shown timer hands floor welcome hosts].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
-        # @return [Hash, nil] `{ ends_at:, label: }`, ms since the epoch
+        # @return [Hash, nil] `{ ends_at:, label:, until_done: }`, ms since the epoch
         attr_reader :timer
         # @return [Array<String>] ids of people in order of asking
         attr_reader :hands
+        # @return [Hash, nil] see {Floor}
+        attr_reader :floor
+        # @return [Hash{String => Hash}] `{ person:, signal:, at: }` by person, in the order in which they were given
+        attr_reader :signals
         # @return [Rights::HouseRules]
         attr_reader :rules
         # @return [Hash, nil] of the waiting room: `{ title:, course:, starts_at:, minutes:, rehearsal: }`
@@ -24,6 +28,7 @@ module Veranda
         def initialize
           @hands = []
           @hosts = []
+          @signals = {}
           @rules = Rights::HouseRules.new
         end
 
@@ -35,9 +40,11 @@ module Veranda
         end
 
         # @return [Integer] how much there is to write down
-        def size = @hands.length
+        def size = @hands.length + @signals.length
 
-        def to_h = FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }.merge(rules: @rules.to_h)
+        def to_h
+          FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }.merge(signals: @signals.values, rules: @rules.to_h)
+        end
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}
@@ -47,6 +54,7 @@ module Veranda
 
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @signals = (facts[:signals] || []).to_h { |row| [row[:person], row] }
           @rules = Rights::HouseRules.from(facts[:rules])
         end
 
@@ -61,8 +69,20 @@ module Veranda
         end
 
         def rules_set(_entry, body)
-          body[:rules].each { |right, allow| @rules = @rules.set(right, allow) }
+          @rules = @rules.brought(body[:rules])
         end
+
+        def floor_lent(entry, body) = @floor = { person: body[:person], since: entry.at, until: body[:until] }
+        def floor_back(_entry, _body) = @floor = nil
+
+        # Whoever gives another signal is then the last to have given one.
+        def signalled(entry, body)
+          @signals.delete(entry.actor)
+          @signals[entry.actor] = { person: entry.actor, signal: body[:signal], at: entry.at }
+        end
+
+        def signal_off(_entry, body) = body[:people].each { |person| @signals.delete(person) }
+        def signals_cleared(_entry, _body) = @signals = {}
 
         def welcomed(_entry, body) = @welcome = body
         def host_came(_entry, body) = @hosts = [*@hosts.reject { |host| host[:id] == body[:id] }, body]
@@ -73,7 +93,8 @@ module Veranda
       PlaceChanges = {
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
-        'host_came' => :host_came, 'host_went' => :host_went
+        'host_came' => :host_came, 'host_went' => :host_went, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end
   end

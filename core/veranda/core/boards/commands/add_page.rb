@@ -12,8 +12,7 @@ module Veranda
         end
 
         def decide
-          may! :draw
-          staff!('Only instructors and assistants add pages.')
+          may! :add
           page!(input[:after])
           raise Refusal.new(:page_exists, 'That page is already on the board.') if board.pages.include?(input[:page])
           raise Refusal.new(:board_full, "A board holds #{Board::MAX_PAGES} pages.") if board.pages.length >= Board::MAX_PAGES
