@@ -42,7 +42,11 @@ RSpec.describe 'What is heard of a class' do
     farah.wait_for('rights')
     farah.do('board.put', board, marks: [stroke('late')])
     odalys.do('class.move', sitting, step: 'two')
-    odalys.do('class.lower_hand', room, person: 'farah')
+    odalys.do('class.lend_floor', room, person: 'farah', seconds: 60)
+    farah.do('class.signal', room, signal: 'slower')
+    farah.do('class.signal', room)
+    farah.do('class.take_floor', room)
+    farah.do('class.signal', room, signal: 'yes')
   end
 
   def missed

@@ -80,10 +80,10 @@ module Veranda
 
       # Something the server itself saw happen to a person in a class, or does for them.
       # @param wire_name [String]
+      # @param on [String] the stream, unless it is that of the class
       # @param input [Hash]
-      def observe(wire_name, sitting_id, person, **input)
-        stream = Core::Streams::StreamName.sitting(sitting_id)
-        @lane.submit(Deciding::Order.of(wire_name, input.transform_keys(&:to_s), stream: stream, by: person))
+      def observe(wire_name, sitting_id, person, on: Core::Streams::StreamName.sitting(sitting_id), **input)
+        @lane.submit(Deciding::Order.of(wire_name, input.transform_keys(&:to_s), stream: on, by: person))
       end
 
       # @param more [Array<String>] further streams
@@ -123,9 +123,16 @@ module Veranda
       # @return [Array<String>] streams that somebody here follows
       def streams = @listeners.streams
 
-      # How each class goes against its plan, told to all who are in it.
-      def tell_timing
-        sittings.each { |id| look(id) { |sitting, staff| @welcomes.tell_timing(sitting, staff) if sitting.open? } }
+      # Tells all who are in a class how it goes against its plan; and the floor returns by itself where its time is over.
+      def keep_time
+        sittings.each do |id|
+          look(id) do |sitting, staff|
+            next unless sitting.open?
+
+            @welcomes.tell_timing(sitting, staff)
+            sitting.places.each { |place| end_floor(id, Core::Streams::StreamName.place(id, place[:id])) }
+          end
+        end
       end
 
       # @param on_purpose [Boolean] whether they said goodbye
@@ -177,6 +184,13 @@ module Veranda
         return if named.empty? || Preparing::Reader.new(@hub.archive, order.by.to_h.merge(stand_in: order.by.stand_in?)).slides?(named)
 
         raise Core::Refusal.new(:no_such_material, 'There is no such material for you to put on a board.')
+      end
+
+      def end_floor(sitting_id, stream)
+        floor = @performer.copy(stream).state.floor
+        return unless Core::Sittings::Floor.over?(floor, @hub.clock.call)
+
+        observe('class.take_floor', sitting_id, Deciding::Perform::HOUSE, on: stream, since: floor[:since])
       end
 
       def publish(entry)

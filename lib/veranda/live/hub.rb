@@ -43,7 +43,7 @@ module Veranda
         # Falcon serves each connection in a task of its own; ours must not end with one of them.
         @root = task.reactor
         background { listen }
-        background { every(TIMING_EVERY) { gatherings.each(&:tell_timing) } }
+        background { every(TIMING_EVERY) { gatherings.each(&:keep_time) } }
         background { every(SWEEP_EVERY) { sweep } }
         background { |watching| @pace.watch(watching) }
         background { every(Pace::EVERY) { tell_pace } }

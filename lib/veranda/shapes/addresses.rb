@@ -33,6 +33,7 @@ module Veranda
         'GET /api/lessons/:id/guests' => shape(:GuestFacts),
         'DELETE /api/lessons/:id/guests/:person' => shape(:GuestFacts),
         'GET /api/classes/:id' => shape(:ClassFacts),
+        'GET /api/classes/:id/places/:place/rights' => object({ people: list(shape(:SurveyRow)) }),
         'GET /api/boards' => list(shape(:FoundBoard)),
         'PATCH /api/boards/:id' => shape(:BoardRow),
         'POST /api/boards/:id/visits' => NOTHING,

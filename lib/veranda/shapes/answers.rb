@@ -34,6 +34,9 @@ module Veranda
       SHEET = object({ total: INTEGER, minutes: INTEGER, over: INTEGER, rows: list(object({ **STEP, starts_at: MOMENT })), slack: INTEGER,
                        squeeze: maybe(list(shape(:LessMinutes))) })
 
+      # What one may do, and what decides it, see {Core::Rights::Answer}.
+      DECIDED = object({ allowed: BOOLEAN, from: one_of('staff', 'floor', 'exception', 'step', 'rule', 'class', 'outside') })
+
       LESSONS = {
         Finding: object({ code: STRING, says: STRING, **%i[step board page mark material].to_h { |place| [place, maybe(STRING)] } }),
         DeskFacts: object({ now: MOMENT, lessons: list(shape(:DeskLesson)), waiting: shape(:DeskWaiting) }),
@@ -57,7 +60,9 @@ module Veranda
                      about: 'What somebody did on a board since one last looked.'),
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
                                        shared: BOOLEAN },
-                           about: '`recording`: whether there is something to watch afterwards, now or once staff share it.')
+                           about: '`recording`: whether there is something to watch afterwards, now or once staff share it.'),
+        SurveyRow: object({ person: STRING, rights: object(Core::Rights::RIGHTS.keys.to_h { |right| [right, DECIDED] }) },
+                          about: 'What one student may do in a place, and what decides it.')
       }.freeze
 
       BOARDS = {

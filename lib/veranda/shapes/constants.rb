@@ -20,6 +20,8 @@ module Veranda
           REACH: Core::Types::REACH, MOST_SAMPLES: boards::StrokeOutline::MOST_SAMPLES, SAMPLE_EVERY: boards::StrokeOutline::EVERY,
           MOST_AT_ONCE: at_once, MESSAGE_LIMIT: Live::WebSocketLine::LIMIT,
           MOST_LISTED: { materials: Core::Materials::Limits::MOST_LISTED, boards: boards::Board::MOST_LISTED },
+          RIGHTS: Core::Rights::RIGHTS, RULES: Core::Rights::HouseRules::DEFAULT, SIGNALS: Core::Sittings::Signals::KINDS,
+          STAFF_SIGNALS: Core::Sittings::Signals::STAFF, PASSING_SIGNALS: Core::Sittings::Signals::PASSING,
           STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, NAME_LIMIT: Core::Name::LIMIT,
           WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE }
       end

@@ -331,6 +331,35 @@ export const MOST_AT_ONCE: Readonly<Record<string, number>> = {
 };
 export const MESSAGE_LIMIT = 65536;
 export const MOST_LISTED: Readonly<Record<string, number>> = { materials: 500, boards: 100 };
+export const RIGHTS: Readonly<Record<string, string>> = {
+  speak: 'speak',
+  camera: 'show your camera',
+  share: 'share a screen',
+  draw: 'draw on this board',
+  arrange: 'change what others put on the board',
+  add: 'add pages',
+  bring: 'bring materials',
+  post: 'write in the exchange',
+  threads: 'write to one another',
+  props: 'use props',
+  record: 'record your room',
+};
+export const RULES: Readonly<Record<string, boolean>> = {
+  speak: true,
+  camera: true,
+  share: false,
+  draw: true,
+  arrange: false,
+  add: false,
+  bring: false,
+  post: true,
+  threads: true,
+  props: true,
+  record: false,
+};
+export const SIGNALS: readonly string[] = ['done', 'yes', 'no', 'slower', 'faster', 'back_soon', 'clap'];
+export const STAFF_SIGNALS: readonly string[] = ['back_soon', 'clap'];
+export const PASSING_SIGNALS: Readonly<Record<string, number>> = { clap: 15000 };
 export const STAFF: readonly string[] = ['instructor', 'assistant'];
 export const POST_LIMIT = 2000;
 export const NAME_LIMIT = 60;

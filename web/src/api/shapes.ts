@@ -533,6 +533,7 @@ export interface Shapes {
   Conflict: Conflict;
   News: News;
   ClassFacts: ClassFacts;
+  SurveyRow: SurveyRow;
   BoardRow: BoardRow;
   FoundBoard: FoundBoard;
   BoardChange: BoardChange;
@@ -1310,6 +1311,58 @@ export interface ClassFacts {
   rehearsal: boolean;
   recording: 'none' | 'waiting' | 'ready';
   shared: boolean;
+}
+/**
+ * What one student may do in a place, and what decides it.
+ */
+export interface SurveyRow {
+  person: string;
+  rights: {
+    speak: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    camera: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    share: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    draw: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    arrange: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    add: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    bring: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    post: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    threads: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    props: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+    record: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
+  };
 }
 /**
  * A board as it is found among all others.

@@ -2,13 +2,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BoardState } from './board';
 import type { ExchangeState } from './exchange';
 import { FakeSocket } from '../testing/FakeSocket';
+import { ALL_RIGHTS } from '../testing/live';
 import { LiveClient } from './LiveClient';
 import type { Incoming, RightsByStream, You } from '../api/shapes';
 
 const BOARD = 'board/b';
-const yes = { allowed: true, code: 'rule', says: null };
 const no = { allowed: false, code: 'rule', says: 'Not now.' };
-const rights: RightsByStream = { 'place/s.main': { draw: yes, post: yes, props: yes, arrange: no } };
+const rights: RightsByStream = { 'place/s.main': { ...ALL_RIGHTS, arrange: no } };
 const you: You = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
 const mark = {
   id: 'm1',
@@ -115,7 +115,7 @@ describe('LiveClient', () => {
     expect(client.rightsOn(BOARD)?.arrange.says).toBe('Not now.');
     expect(client.rightsOn('exchange/s.main')?.post.allowed).toBe(true);
     expect(client.rightsOn('exchange/s.elsewhere')).toBeUndefined();
-    socket().tell({ t: 'rights', rights: { ...rights, [BOARD]: { draw: no, post: no, props: no, arrange: no } } });
+    socket().tell({ t: 'rights', rights: { ...rights, [BOARD]: { ...ALL_RIGHTS, draw: no } } });
     expect(client.rightsOn(BOARD)?.draw.allowed).toBe(false);
   });
 

@@ -4,19 +4,37 @@ import type { Fold } from './fold';
 export type PlaceState = PlaceView;
 
 function rule(state: PlaceState, right: string, allow: boolean, person?: string): PlaceState {
-  const { for_all, exceptions } = state.rules;
+  const { for_all, exceptions, by_step } = state.rules;
   const others = exceptions.filter((row) => row.right !== right || (person && row.person !== person));
-  if (!person) return { ...state, rules: { for_all: { ...for_all, [right]: allow }, exceptions: others } };
+  if (!person) {
+    const by_hand = by_step.filter((brought) => brought !== right);
+    return { ...state, rules: { for_all: { ...for_all, [right]: allow }, exceptions: others, by_step: by_hand } };
+  }
   const own = allow === for_all[right] ? [] : [{ right, person, allow }];
-  return { ...state, rules: { for_all, exceptions: [...others, ...own] } };
+  return { ...state, rules: { for_all, exceptions: [...others, ...own], by_step } };
+}
+
+/** What a step brings with it. */
+function bring(state: PlaceState, brought: Record<string, boolean>): PlaceState {
+  const { for_all, exceptions, by_step } = state.rules;
+  return {
+    ...state,
+    rules: {
+      for_all: { ...for_all, ...brought },
+      exceptions: exceptions.filter(({ right }) => !(right in brought)),
+      by_step: [...new Set([...by_step, ...Object.keys(brought)])],
+    },
+  };
 }
 
 const without = (hosts: PlaceState['hosts'], id: string) => hosts.filter((host) => host.id !== id);
 
+const quiet = ({ signals }: PlaceState, people: string[]) => signals.filter(({ person }) => !people.includes(person));
+
 /** Follows one place of a class. */
 export const placeFold: Fold<PlaceState> = {
   from: (view) => view as PlaceState,
-  apply(state, { kind, body, by }: Entry) {
+  apply(state, { kind, body, by, at }: Entry) {
     switch (kind) {
       case 'shown':
         return { ...state, shown: body.board && body.page ? { board: body.board, page: body.page } : null };
@@ -31,7 +49,17 @@ export const placeFold: Fold<PlaceState> = {
       case 'ruled':
         return rule(state, body.right, body.allow, body.person);
       case 'rules_set':
-        return Object.entries(body.rules).reduce((so_far, [right, allow]) => rule(so_far, right, allow), state);
+        return bring(state, body.rules);
+      case 'floor_lent':
+        return { ...state, floor: { person: body.person, since: at, until: body.until } };
+      case 'floor_back':
+        return { ...state, floor: null };
+      case 'signalled':
+        return { ...state, signals: [...quiet(state, [by]), { person: by, signal: body.signal, at }] };
+      case 'signal_off':
+        return { ...state, signals: quiet(state, body.people) };
+      case 'signals_cleared':
+        return { ...state, signals: [] };
       case 'welcomed':
         return { ...state, welcome: body };
       case 'host_came':

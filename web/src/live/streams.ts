@@ -13,3 +13,5 @@ export const ownStream = (sitting: string, person: string) => `own/${sitting}.${
 export const kindOf = (stream: string) => stream.split('/', 1)[0]!;
 /** @returns the place or person that a stream belongs to */
 export const partOf = (stream: string) => stream.split('.')[1];
+/** @returns id of the class that a stream belongs to */
+export const sittingOf = (stream: string) => stream.slice(stream.indexOf('/') + 1).split('.', 1)[0]!;

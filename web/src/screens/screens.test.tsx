@@ -3,6 +3,7 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { RULES } from '../api/contracts';
 import type { LessonFacts, RecordingFacts } from '../api/shapes';
 import { TheRest } from '../parts/words/TheRest';
 import { Notices } from '../parts/frame/Notices';
@@ -120,7 +121,7 @@ describe('a step', () => {
   it('brings house rules of its own, or leaves those before it', () => {
     shown();
     fireEvent.click(screen.getByLabelText('Own house rules'));
-    expect(acts.onChange).toHaveBeenCalledWith({ rules: { draw: true, post: true, props: true, arrange: false } });
+    expect(acts.onChange).toHaveBeenCalledWith({ rules: RULES });
   });
 });
 

@@ -1,3 +1,4 @@
+import { RULES } from '../api/contracts';
 import type { ClassFacts, PlaceView, Seat, SittingView, StaffView, Timing } from '../api/shapes';
 
 export const SITTING = 'sitting/s';
@@ -55,7 +56,9 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   shown: null,
   timer: null,
   hands: [],
-  rules: { for_all: { draw: true, post: true, props: true, arrange: false }, exceptions: [] },
+  floor: null,
+  signals: [],
+  rules: { for_all: RULES, exceptions: [], by_step: [] },
   welcome: null,
   hosts: [],
   ...more,

@@ -1,6 +1,7 @@
 import { act } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { vi } from 'vitest';
+import { RIGHTS } from '../api/contracts';
 import type { Incoming, Rights, You } from '../api/shapes';
 import { LiveContext } from '../live/hooks';
 import { LiveClient } from '../live/LiveClient';
@@ -8,7 +9,7 @@ import { FakeSocket } from './FakeSocket';
 
 const allowed = { allowed: true, code: 'rule', says: null };
 export const refused = (says: string) => ({ allowed: false, code: 'rule', says });
-export const ALL_RIGHTS: Rights = { draw: allowed, post: allowed, props: allowed, arrange: allowed };
+export const ALL_RIGHTS = Object.fromEntries(Object.keys(RIGHTS).map((right) => [right, allowed])) as unknown as Rights;
 
 export const FARAH: You = { id: 'farah', name: 'Farah Lindqvist', role: 'student', staff: false };
 export const ODALYS: You = { id: 'odalys', name: 'Odalys Brandt', role: 'instructor', staff: true };

@@ -1,15 +1,17 @@
 import Box from '@mui/material/Box';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import { useState, type ReactNode } from 'react';
-import { useLive } from '../../live/hooks';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useServerNow } from '../../live/hooks';
 import type { Seat, You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
-import { firstName, isStaff } from '../../parts/words/people';
+import { MAIN, partOf, sittingOf } from '../../live/streams';
+import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
 import { SeatView } from './SeatView';
 import { Slats } from '../../parts/frame/Slats';
+
+// Only staff open one.
+const SeatPage = lazy(() => import('./SeatPage').then(({ SeatPage }) => ({ default: SeatPage })));
 
 /** People who sit together: those of one place, or of one breakout room of it. */
 export interface Group {
@@ -51,20 +53,20 @@ function inOrder(sitting: SittingState, hands: string[]): Seat[] {
 
 /** The row of people present, and at its right what concerns oneself. */
 export function Bench({ groups, pictureOf, place, room, you, oneLine = false, children }: Props) {
-  const live = useLive();
-  const [open, setOpen] = useState<{ seat: Seat; anchor: HTMLElement } | null>(null);
+  const now = useServerNow(5_000);
+  const [open, setOpen] = useState<{ person: string; anchor: HTMLElement } | null>(null);
+  const opened = open && groups.flatMap(({ seats }) => seats).find(({ id }) => id === open.person);
+  const signals = seen(place.signals, now);
   const people = groups.reduce((sum, { seats }) => sum + seats.length, 0);
   const exception = (seat: Seat) =>
     place.rules.exceptions.find((row) => row.person === seat.id && row.right === 'draw');
   const word = (seat: Seat) => {
+    if (place.floor?.person === seat.id) return 'floor';
+    const signalled = signals.find(({ person }) => person === seat.id);
+    if (signalled) return signalWord(signalled.signal);
     const own = exception(seat);
     return own ? (own.allow ? 'may draw' : 'no pen') : null;
   };
-  const act = (then: () => void) => {
-    setOpen(null);
-    then();
-  };
-
   return (
     <Box component="section" aria-label="Bench" sx={{ flex: 'none' }}>
       <Slats />
@@ -102,7 +104,10 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
                   me={seat.id === you.id}
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}
-                  onOpen={you.staff && seat.id !== you.id ? (anchor) => setOpen({ seat, anchor }) : undefined}
+                  floor={place.floor?.person === seat.id}
+                  onOpen={
+                    you.staff && seat.id !== you.id ? (anchor) => setOpen({ person: seat.id, anchor }) : undefined
+                  }
                 />
               ))}
             </Box>
@@ -124,44 +129,18 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
           {children}
         </Box>
       </Box>
-      <Menu
-        anchorEl={open?.anchor}
-        open={!!open}
-        onClose={() => setOpen(null)}
-        anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
-        transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      >
-        {open && place.hands.includes(open.seat.id) && (
-          <MenuItem onClick={() => act(() => void live.do('class.lower_hand', room, { person: open.seat.id }))}>
-            Take down the hand of {firstName(open.seat.name)}
-          </MenuItem>
-        )}
-        {open && !isStaff(open.seat) && (
-          <MenuItem
-            onClick={() =>
-              act(
-                () =>
-                  void live.do('class.rule', room, {
-                    right: 'draw',
-                    allow: !mayDraw(place, open.seat.id),
-                    person: open.seat.id,
-                  }),
-              )
-            }
-          >
-            {mayDraw(place, open.seat.id)
-              ? `Take the pen from ${firstName(open.seat.name)}`
-              : `Let ${firstName(open.seat.name)} draw`}
-          </MenuItem>
-        )}
-        {open && isStaff(open.seat) && <MenuItem disabled>{open.seat.name} may do everything here</MenuItem>}
-      </Menu>
+      {opened && (
+        <Suspense fallback={null}>
+          <SeatPage
+            seat={opened}
+            sitting={sittingOf(room)}
+            at={partOf(room) ?? MAIN}
+            place={place}
+            anchor={open!.anchor}
+            onClose={() => setOpen(null)}
+          />
+        </Suspense>
+      )}
     </Box>
   );
-}
-
-/** How the rules, as the server tells them, apply to one student; only to word the menu. */
-function mayDraw({ rules }: PlaceState, person: string): boolean {
-  const own = rules.exceptions.find((row) => row.person === person && row.right === 'draw');
-  return own ? own.allow : (rules.for_all.draw ?? false);
 }

@@ -3,35 +3,60 @@ import Button from '@mui/material/Button';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
-import { firstName } from '../../parts/words/people';
+import { firstName, isStaff } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
+import { SignalCount } from './SignalCount';
 
 interface Props {
   sitting: SittingState;
   place: PlaceState;
-  /** Stream of the place. */
+  /** The place, and its stream. */
+  at: string;
   room: string;
   oneLine: boolean;
 }
 
-/** For staff: how many hands are up, and the first of them. */
-export function Hands({ sitting, place, room, oneLine }: Props) {
+/** For staff: how many hands are up and what is signalled, with what one does about the first hand. */
+export function Hands({ sitting, place, at, room, oneLine }: Props) {
   const live = useLive();
   const first = sitting.seats.find((seat) => seat.id === place.hands[0]);
+  const name = first && firstName(first.name);
   const heard = first && (
-    <Button
-      onClick={() => void live.do('class.lower_hand', room, { person: first.id })}
-      sx={{ width: oneLine ? undefined : 1, overflow: 'hidden', textOverflow: 'ellipsis' }}
-    >
-      {firstName(first.name)} was heard
-    </Button>
+    <>
+      {!isStaff(first) && (
+        <Button
+          title="Key: f"
+          onClick={() => void live.do('class.lend_floor', room, { person: first.id })}
+          sx={{ flex: 1, minWidth: 0, whiteSpace: 'nowrap' }}
+        >
+          Floor to {name}
+        </Button>
+      )}
+      <Button
+        onClick={() => void live.do('class.lower_hand', room, { person: first.id })}
+        sx={{ flex: 1, minWidth: 0, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
+      >
+        {name} was heard
+      </Button>
+    </>
   );
+  const signals = <SignalCount sitting={sitting} place={place} at={at} room={room} />;
   if (oneLine)
-    return heard ?? <Box sx={{ fontSize: 14, whiteSpace: 'nowrap', alignSelf: 'center' }}>No hand is up</Box>;
+    return (
+      <>
+        {signals}
+        {heard ?? <Box sx={{ fontSize: 14, whiteSpace: 'nowrap', alignSelf: 'center' }}>No hand is up</Box>}
+      </>
+    );
   return (
-    <Box sx={{ width: 236 }}>
-      <Box sx={{ mb: first ? 1 : 0 }}>{first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.'}</Box>
-      {heard}
+    <Box sx={{ width: 252, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
+        <Box sx={{ flex: 1, whiteSpace: 'nowrap' }}>
+          {first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.'}
+        </Box>
+        {signals}
+      </Box>
+      {heard && <Box sx={{ display: 'flex', gap: 0.75 }}>{heard}</Box>}
     </Box>
   );
 }

@@ -15,7 +15,9 @@ import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { Bench, together } from './Bench';
+import { FloorLine } from './FloorLine';
 import { Hands } from './Hands';
+import { MySignals } from './MySignals';
 import { useRoaming } from './useRoaming';
 
 // Only staff have one.
@@ -93,17 +95,19 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             Exchange{unread > 0 && `, ${unread} new`}
           </Button>
         )}
-        {you.staff ? (
-          <Hands sitting={sitting} place={place} room={room} oneLine={!wide} />
-        ) : (
-          <Button
-            variant={handUp ? 'contained' : 'outlined'}
-            color={handUp ? 'primary' : 'inherit'}
-            onClick={onHand}
-            sx={{ minHeight: { xs: 44, md: 52 }, px: { xs: 1.5, md: 3 } }}
-          >
-            {handUp ? 'Take down my hand' : 'Raise my hand'}
-          </Button>
+        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} oneLine={!wide} />}
+        {!you.staff && (
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+            <Button
+              variant={handUp ? 'contained' : 'outlined'}
+              color={handUp ? 'primary' : 'inherit'}
+              onClick={onHand}
+              sx={{ minHeight: { xs: 44, md: 52 }, px: { xs: 1.5, md: 2 } }}
+            >
+              {handUp ? 'Take down my hand' : 'Raise my hand'}
+            </Button>
+            <MySignals place={place} room={room} you={you} oneLine={!wide} />
+          </Box>
         )}
       </Bench>
       <Announcer sitting={sitting} place={place} me={you.id} />
@@ -138,6 +142,7 @@ function Paper({ sitting, place, room, you, course }: PaperProps) {
         pb: { xs: 0.5, md: 1 },
       }}
     >
+      <FloorLine sitting={sitting} place={place} room={room} you={you} />
       {board && view.shown ? (
         <ShelfContext value={shelf}>
           <BoardPaper inClass key={board.id} id={board.id} title={board.name} page={view.shown.page} onPage={view.go} />

@@ -1,42 +1,54 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Switch from '@mui/material/Switch';
+import { lazy, Suspense, useState } from 'react';
+import type { Right } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
+import { MAIN, partOf } from '../../live/streams';
 import { firstName } from '../../parts/words/people';
+import { ALL, ruleWords } from '../../parts/words/rights';
 
-/** What students may do now, in words, with the switch for each. */
+const HouseRules = lazy(() => import('./HouseRules').then(({ HouseRules }) => ({ default: HouseRules })));
+
+/** Those that are always told; of the others, those to which somebody is an exception. */
+const USUAL: readonly Right[] = ['draw', 'post', 'props', 'arrange'];
+
+/** What students may do now, in words, with the switch for each, and a way to all of them. */
 export function Rules({ sitting, place, room }: { sitting: SittingState; place: PlaceState; room: string }) {
   const live = useLive();
+  const [all, setAll] = useState(false);
   const { for_all, exceptions } = place.rules;
-  const rights = [
-    ['draw', 'All may draw', 'Nobody draws'],
-    ['post', 'All may post', 'Nobody posts'],
-    ['props', 'All use props', 'Nobody uses props'],
-    ['arrange', 'All change each other’s marks', 'Each changes only their own'],
-  ] as const;
+  const names = (right: Right) =>
+    exceptions
+      .filter((row) => row.right === right)
+      .map((row) => firstName(sitting.seats.find((seat) => seat.id === row.person)?.name ?? ''));
   return (
     <Box component="section" aria-label="House rules">
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>House rules now</Box>
-      {rights.map(([right, yes, no]) => {
-        const names = exceptions
-          .filter((row) => row.right === right)
-          .map((row) => firstName(sitting.seats.find((seat) => seat.id === row.person)?.name ?? ''));
-        return (
-          <Box key={right} sx={{ display: 'flex', alignItems: 'center', fontSize: 14, minHeight: 34 }}>
-            <Box sx={{ flex: 1 }}>
-              {for_all[right] ? yes : no}
-              {names.length > 0 && ` but ${names.join(', ')}`}
-            </Box>
-            <Switch
-              size="small"
-              checked={for_all[right] ?? false}
-              slotProps={{ input: { 'aria-label': yes } }}
-              onChange={(_, allow) => void live.do('class.rule', room, { right, allow })}
-            />
+      {ALL.filter((right) => USUAL.includes(right) || names(right).length > 0).map((right) => (
+        <Box key={right} sx={{ display: 'flex', alignItems: 'center', fontSize: 14, minHeight: 34 }}>
+          <Box sx={{ flex: 1 }}>
+            {ruleWords(right, for_all[right] ?? false)}
+            {names(right).length > 0 && ` but ${names(right).join(', ')}`}
           </Box>
-        );
-      })}
+          <Switch
+            size="small"
+            checked={for_all[right] ?? false}
+            slotProps={{ input: { 'aria-label': ruleWords(right, true) } }}
+            onChange={(_, allow) => void live.do('class.rule', room, { right, allow })}
+          />
+        </Box>
+      ))}
+      <Button onClick={() => setAll(true)} sx={{ width: 1, mt: 0.5 }}>
+        All house rules
+      </Button>
+      {all && (
+        <Suspense fallback={null}>
+          <HouseRules sitting={sitting} at={partOf(room) ?? MAIN} place={place} onClose={() => setAll(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 }

@@ -13,13 +13,15 @@ interface Props {
   small: boolean;
   /** Place in the queue of hands, from 1; 0 without. */
   hand: number;
-  /** A short word under the name, such as an own right. */
+  /** A short word under the name, such as a signal or an own right. */
   word: string | null;
+  /** Whether they have the floor. */
+  floor?: boolean;
   onOpen?: (element: HTMLElement) => void;
 }
 
 /** One person on the bench. */
-export function SeatView({ seat, me, picture, small, hand, word, onOpen }: Props) {
+export function SeatView({ seat, me, picture, small, hand, word, floor = false, onOpen }: Props) {
   const away = seat.presence === 'dropped';
   const words = away ? 'reconnecting' : word;
   return (
@@ -57,8 +59,14 @@ export function SeatView({ seat, me, picture, small, hand, word, onOpen }: Props
           color: '#23313A',
           // Whoever is away loses the colour, never the words: those have to stay readable.
           bgcolor: away ? 'background.paper' : washOf(seat.id),
-          border: away ? '2px dashed' : seat.role === 'instructor' ? '2px solid' : '1px solid',
-          borderColor: away ? 'text.secondary' : seat.role === 'instructor' ? 'primary.main' : 'divider',
+          border: away ? '2px dashed' : floor ? '3px solid' : seat.role === 'instructor' ? '2px solid' : '1px solid',
+          borderColor: away
+            ? 'text.secondary'
+            : floor
+              ? '#E0A63A'
+              : seat.role === 'instructor'
+                ? 'primary.main'
+                : 'divider',
         }}
       >
         {picture ?? <span aria-hidden>{initials(seat.name)}</span>}

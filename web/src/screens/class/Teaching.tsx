@@ -36,6 +36,7 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
     ...(you.staff && {
       ']': ['Go on to the next step', () => move(1)],
       '[': ['Go back to the step before', () => move(-1)],
+      f: ['Lend the floor to the next hand', () => void live.do('class.lend_floor', room, {})],
     }),
   });
 

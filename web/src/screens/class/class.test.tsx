@@ -164,7 +164,9 @@ describe('the sheet', () => {
 
   it('names the exceptions to a rule', () => {
     const exceptions = [{ right: 'draw', person: 'farah', allow: false }];
-    const { wrapper } = joined(ODALYS, { [PLACE]: place({ rules: { for_all: { draw: true }, exceptions } }) });
+    const { wrapper } = joined(ODALYS, {
+      [PLACE]: place({ rules: { for_all: { draw: true }, exceptions, by_step: [] } }),
+    });
     render(<Plan />, { wrapper });
     expect(screen.getByLabelText('House rules').textContent).toContain('All may draw but Farah');
   });
@@ -249,25 +251,6 @@ describe('the bench', () => {
     render(<People />, { wrapper });
     expect(order()).not.toContain('seat-ines');
     expect(screen.getByText('reconnecting')).toBeTruthy();
-  });
-
-  it('lends and takes the pen, and takes down a hand', () => {
-    const exceptions = [{ right: 'draw', person: 'farah', allow: false }];
-    const rules = { for_all: { draw: true }, exceptions };
-    const { wrapper, asked } = joined(ODALYS, { [PLACE]: place({ hands: ['farah'], rules }) });
-    render(<People />, { wrapper });
-    expect(screen.getByText('no pen')).toBeTruthy();
-    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
-    fireEvent.click(screen.getByText('Let Farah draw'));
-    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
-    fireEvent.click(screen.getByText('Take down the hand of Farah'));
-    fireEvent.click(screen.getByTitle('Jonas Whitlock'));
-    fireEvent.click(screen.getByText('Take the pen from Jonas'));
-    expect(asked()).toEqual([
-      ['class.rule', { right: 'draw', allow: true, person: 'farah' }],
-      ['class.lower_hand', { person: 'farah' }],
-      ['class.rule', { right: 'draw', allow: false, person: 'jonas' }],
-    ]);
   });
 });
 

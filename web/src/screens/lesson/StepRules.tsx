@@ -1,15 +1,9 @@
 import Box from '@mui/material/Box';
 import Switch from '@mui/material/Switch';
+import { RULES } from '../../api/contracts';
+import { ALL, broughtWords } from '../../parts/words/rights';
 
 type Rules = Record<string, boolean>;
-
-const RIGHTS = [
-  ['draw', 'Students draw'],
-  ['post', 'Students post'],
-  ['props', 'Students use props'],
-  ['arrange', 'Students change each other’s marks'],
-] as const;
-const ALL: Rules = { draw: true, post: true, props: true, arrange: false };
 
 /** House rules that a step brings with it, or none: then those before it stay in force. */
 export function StepRules({ rules, onRules }: { rules: Rules | null; onRules: (rules: Rules | null) => void }) {
@@ -18,15 +12,15 @@ export function StepRules({ rules, onRules }: { rules: Rules | null; onRules: (r
       <Row
         name="Own house rules"
         on={rules !== null}
-        onChange={(own) => onRules(own ? ALL : null)}
+        onChange={(own) => onRules(own ? RULES : null)}
         hint={rules === null ? 'Those before it stay in force.' : undefined}
       />
       {rules &&
-        RIGHTS.map(([right, name]) => (
+        ALL.map((right) => (
           <Row
             key={right}
-            name={name}
-            on={rules[right] ?? false}
+            name={broughtWords(right)}
+            on={rules[right] ?? RULES[right] ?? false}
             onChange={(allow) => onRules({ ...rules, [right]: allow })}
           />
         ))}

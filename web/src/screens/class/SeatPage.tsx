@@ -1,0 +1,134 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import Switch from '@mui/material/Switch';
+import type { ReactNode } from 'react';
+import type { Seat } from '../../api/shapes';
+import { useLive } from '../../live/hooks';
+import type { PlaceState } from '../../live/place';
+import { placeStream } from '../../live/streams';
+import { firstName, isStaff } from '../../parts/words/people';
+import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
+import { clockTime } from '../../parts/words/times';
+import { useSurvey } from './useSurvey';
+
+interface Props {
+  seat: Seat;
+  sitting: string;
+  /** The place that the seat is in. */
+  at: string;
+  place: PlaceState;
+  anchor: HTMLElement;
+  onClose: () => void;
+}
+
+const BRIEFLY = 120;
+
+/** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
+export function SeatPage({ seat, sitting, at, place, anchor, onClose }: Props) {
+  return (
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
+      transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': seat.name, sx: { width: 320, maxHeight: '80vh' } } }}
+    >
+      <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+        <Box>
+          <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
+            {seat.name}
+          </Box>
+          <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
+            {seat.role} · {seat.presence === 'dropped' ? 'away' : 'here'} since {clockTime(seat.since)}
+          </Box>
+        </Box>
+        {isStaff(seat) ? (
+          <Box>{firstName(seat.name)} may do everything here.</Box>
+        ) : (
+          <Student {...{ seat, sitting, at, place, onClose }} />
+        )}
+      </Box>
+    </Popover>
+  );
+}
+
+function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor'>) {
+  const live = useLive();
+  const room = placeStream(sitting, at);
+  const name = firstName(seat.name);
+  const then = (act: () => void) => () => {
+    onClose();
+    act();
+  };
+  return (
+    <>
+      {place.floor?.person === seat.id ? (
+        <Act onClick={then(() => void live.do('class.take_floor', room, {}))}>Take the floor back from {name}</Act>
+      ) : (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <Act onClick={then(() => void live.do('class.lend_floor', room, { person: seat.id }))}>
+            Lend {name} the floor
+          </Act>
+          <Button
+            onClick={then(() => void live.do('class.lend_floor', room, { person: seat.id, seconds: BRIEFLY }))}
+            sx={{ flex: 'none' }}
+          >
+            … for 2 min
+          </Button>
+        </Box>
+      )}
+      {place.hands.includes(seat.id) && (
+        <Act onClick={then(() => void live.do('class.lower_hand', room, { person: seat.id }))}>
+          Take down the hand of {name}
+        </Act>
+      )}
+      <Rights {...{ seat, sitting, at, place, room }} />
+    </>
+  );
+}
+
+/** What they may do, and what decides it, each with the switch for an exception. */
+function Rights({
+  seat,
+  sitting,
+  at,
+  place,
+  room,
+}: Pick<Props, 'seat' | 'sitting' | 'at' | 'place'> & { room: string }) {
+  const live = useLive();
+  const row = useSurvey(sitting, at, place, seat.id).find(({ person }) => person === seat.id);
+  return (
+    <Box component="section" aria-label={`What ${seat.name} may do`} aria-busy={!row}>
+      <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>May, and what decides it</Box>
+      {row &&
+        ALL.map((right) => {
+          const { allowed, from } = row.rights[right];
+          return (
+            <Box key={right} sx={{ display: 'flex', alignItems: 'center', minHeight: 34 }}>
+              <Box sx={{ flex: 1, lineHeight: 1.2 }}>
+                {ownWords(right)}
+                <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+                  {allowed ? 'yes' : 'no'}: {DECIDED[from]}
+                </Box>
+              </Box>
+              <Switch
+                size="small"
+                checked={allowed}
+                disabled={from === 'floor'}
+                slotProps={{ input: { 'aria-label': `${ownWords(right)}: ${seat.name}` } }}
+                onChange={(_, allow) => void live.do('class.rule', room, { right, allow, person: seat.id })}
+              />
+            </Box>
+          );
+        })}
+    </Box>
+  );
+}
+
+const Act = ({ onClick, children }: { onClick: () => void; children: ReactNode }) => (
+  <Button onClick={onClick} sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left' }}>
+    {children}
+  </Button>
+);

@@ -1,0 +1,216 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { RULES } from '../../api/contracts';
+import type { Incoming, PlaceView, SurveyRow } from '../../api/shapes';
+import { usePlace, useSitting } from '../../live/hooks';
+import { ALL } from '../../parts/words/rights';
+import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff } from '../../testing/classes';
+import { connection, FARAH, ODALYS } from '../../testing/live';
+import { HouseRules } from './HouseRules';
+import { Teaching } from './Teaching';
+
+const survey = vi.hoisted(() => ({ people: [] as SurveyRow[], asked: [] as string[] }));
+vi.mock('../../api/http', async (original) => ({
+  ...(await original<object>()),
+  get: (path: string) => {
+    if (!path.includes('/rights')) return new Promise(() => {});
+    survey.asked.push(path);
+    return Promise.resolve({ people: survey.people });
+  },
+}));
+const row = (person: string, other: Partial<SurveyRow['rights']> = {}) => {
+  const usual = Object.fromEntries(ALL.map((right) => [right, { allowed: RULES[right], from: 'rule' }]));
+  return { person, rights: { ...usual, ...other } } as SurveyRow;
+};
+
+beforeEach(() => {
+  vi.stubGlobal('matchMedia', (query: string) => ({
+    matches: query.includes('min-width'),
+    media: query,
+    addEventListener: () => {},
+    removeEventListener: () => {},
+  }));
+  survey.people = [row('farah', { draw: { allowed: false, from: 'step' } }), row('jonas')];
+  survey.asked = [];
+});
+
+const joined = (you = ODALYS, facts: Partial<PlaceView> = {}) => {
+  const streams = {
+    [SITTING]: sitting(),
+    [PLACE]: place(facts),
+    [EXCHANGE]: { posts: [] },
+    [`own/s.${you.id}`]: { place: 'main' },
+    ...(you.staff && { [STAFF]: staff() }),
+  };
+  const live = connection({ you, streams });
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>
+    </QueryClientProvider>
+  );
+  const Room = () => <Teaching sitting={useSitting('s')!} you={you} facts={classFacts()} />;
+  render(<Room />, { wrapper });
+  return live;
+};
+const press = (key: string) => fireEvent.keyDown(document.body, { key });
+const button = (name: string | RegExp) => screen.getByRole('button', { name });
+let seq = 0;
+beforeEach(() => (seq = 0));
+const entry = (kind: string, body: object, by = 'odalys') =>
+  ({ t: 'entry', stream: PLACE, seq: ++seq, at: Date.now(), by, kind, body }) as unknown as Incoming;
+
+describe('the floor', () => {
+  it('goes to the next hand by one key, or by the word beside it', () => {
+    const { asked } = joined(ODALYS, { hands: ['jonas', 'farah'] });
+    press('f');
+    fireEvent.click(button('Floor to Jonas'));
+    expect(asked()).toEqual([
+      ['class.lend_floor', {}],
+      ['class.lend_floor', { person: 'jonas' }],
+    ]);
+  });
+
+  it('is told above the paper and on the bench, with the way back for staff', () => {
+    const { asked, tell } = joined();
+    expect(screen.queryByLabelText('The floor')).toBeNull();
+    tell(entry('floor_lent', { person: 'farah', until: Date.now() + 60_000 }));
+    expect(screen.getByLabelText('The floor').textContent).toMatch(/^Farah has the floor\.(1:00|0:59) left/);
+    expect(within(screen.getByTestId('seat-farah')).getByText('floor')).toBeTruthy();
+    fireEvent.click(button('Take the floor back'));
+    expect(asked()).toEqual([['class.take_floor', {}]]);
+    tell(entry('floor_back', {}));
+    expect(screen.queryByLabelText('The floor')).toBeNull();
+  });
+
+  it('tells whoever has it what that means, and lets nobody else give it back', () => {
+    const { asked } = joined(FARAH, { floor: { person: 'farah', since: 1, until: null } });
+    expect(screen.getByLabelText('The floor').textContent).toContain('You may speak, draw and share');
+    fireEvent.click(button('Give it back'));
+    expect(asked()).toEqual([['class.take_floor', {}]]);
+  });
+
+  it('is no student’s to take from another', () => {
+    joined(FARAH, { floor: { person: 'jonas', since: 1, until: null } });
+    expect(within(screen.getByLabelText('The floor')).queryByRole('button')).toBeNull();
+    press('f');
+  });
+});
+
+describe('signals', () => {
+  it('are given by one tap or key, and taken back by the same', () => {
+    const { asked, tell } = joined(FARAH);
+    fireEvent.click(button('Slower'));
+    press('d');
+    tell(entry('signalled', { signal: 'done' }, 'farah'));
+    expect(button('Done').getAttribute('aria-pressed')).toBe('true');
+    press('d');
+    press('c');
+    expect(asked()).toEqual([
+      ['class.signal', { signal: 'slower' }],
+      ['class.signal', { signal: 'done' }],
+      ['class.signal', {}],
+      ['class.signal', { signal: 'clap' }],
+    ]);
+  });
+
+  it('are counted for staff, with who has not, and cleared by hand', () => {
+    const { asked, tell } = joined();
+    tell(entry('signalled', { signal: 'done' }, 'farah'));
+    fireEvent.click(button('1 of 2 done'));
+    const told = screen.getByRole('dialog', { name: 'Signals' });
+    expect(told.textContent).toContain('done Farah');
+    expect(told.textContent).toContain('not yet Jonas');
+    fireEvent.click(button('Clear the signals'));
+    expect(asked()).toEqual([['class.clear_signals', {}]]);
+    tell(entry('signals_cleared', {}));
+    expect(screen.queryByText('1 of 2 done')).toBeNull();
+  });
+
+  it('stand under the name of whoever gave them, claps for a moment only', () => {
+    joined(FARAH, {
+      signals: [
+        { person: 'jonas', signal: 'back_soon', at: Date.now() - 3_600_000 },
+        { person: 'odalys', signal: 'clap', at: Date.now() - 60_000 },
+      ],
+    });
+    expect(within(screen.getByTestId('seat-jonas')).getByText('back soon')).toBeTruthy();
+    expect(within(screen.getByTestId('seat-odalys')).queryByText('clap')).toBeNull();
+  });
+});
+
+describe('a seat', () => {
+  const opened = async (facts: Partial<PlaceView> = {}) => {
+    const live = joined(ODALYS, facts);
+    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
+    await screen.findByLabelText('Draw: Farah Lindqvist');
+    return live;
+  };
+
+  it('tells what they may do and what decides it, as the server has it', async () => {
+    await opened();
+    expect(survey.asked).toEqual(['/api/classes/s/places/main/rights?person=farah']);
+    const rights = screen.getByLabelText('What Farah Lindqvist may do').textContent;
+    expect(rights).toContain('Drawno: rule of a step');
+    expect(rights).toContain('Post to everyoneyes: rule for all');
+  });
+
+  it('makes an exception by a switch', async () => {
+    const { asked } = await opened();
+    fireEvent.click(screen.getByLabelText('Draw: Farah Lindqvist'));
+    expect(asked()).toEqual([['class.rule', { right: 'draw', allow: true, person: 'farah' }]]);
+  });
+
+  it('asks again once the rules are others', async () => {
+    const { tell } = await opened({ rules: { for_all: { ...RULES, draw: false }, exceptions: [], by_step: ['draw'] } });
+    survey.people = [row('farah', { draw: { allowed: true, from: 'exception' } })];
+    tell(entry('ruled', { right: 'draw', allow: true, person: 'farah' }));
+    expect(await screen.findByText('yes: an exception')).toBeTruthy();
+  });
+
+  it('lends the floor for a while, and takes down a hand', async () => {
+    const { asked } = await opened({ hands: ['farah'] });
+    fireEvent.click(button('… for 2 min'));
+    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
+    fireEvent.click(await screen.findByText('Take down the hand of Farah'));
+    expect(asked()).toEqual([
+      ['class.lend_floor', { person: 'farah', seconds: 120 }],
+      ['class.lower_hand', { person: 'farah' }],
+    ]);
+  });
+
+  it('is opened by staff alone', () => {
+    joined(FARAH);
+    expect(screen.getByTitle('Jonas Whitlock').tagName).toBe('DIV');
+  });
+});
+
+describe('all house rules', () => {
+  it('tell where each came from and who is an exception, and are changed there', async () => {
+    survey.people = [
+      row('farah', { share: { allowed: true, from: 'floor' } }),
+      row('jonas', { share: { allowed: true, from: 'exception' } }),
+    ];
+    const facts = place({ rules: { for_all: { ...RULES, draw: false }, exceptions: [], by_step: ['draw'] } });
+    const live = connection({ you: ODALYS, streams: { [SITTING]: sitting(), [PLACE]: facts } });
+    const Rules = () => (
+      <HouseRules sitting={useSitting('s')!} at="main" place={usePlace('s')!} onClose={() => undefined} />
+    );
+    render(<Rules />, {
+      wrapper: ({ children }: { children: ReactNode }) => (
+        <QueryClientProvider client={new QueryClient()}>{live.wrapper({ children })}</QueryClientProvider>
+      ),
+    });
+    const item = (words: string) => screen.getByText(words).closest('li')!;
+    await screen.findByText(/Farah may: has the floor/);
+    expect(item('Nobody shares a screen').textContent).toContain('Jonas may: an exception');
+    expect(item('Nobody draws').textContent).toContain('rule of a step');
+    expect(screen.getAllByRole('listitem')).toHaveLength(11);
+    fireEvent.click(screen.getByLabelText('All may add pages'));
+    expect(live.asked()).toEqual([['class.rule', { right: 'add', allow: true }]]);
+    expect(survey.asked).toEqual(['/api/classes/s/places/main/rights']);
+  });
+});
