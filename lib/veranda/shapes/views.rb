@@ -46,11 +46,13 @@ module Veranda
         Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT }, about: 'Somebody at the doors.'),
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR),
-                            signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME), hosts: list(shape(:Author)) },
+                            signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
+                            hosts: list(shape(:Author)) },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
         Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),
-        HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })), by_step: list(STRING) },
+        HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })),
+                             by_step: list(STRING) },
                            about: '`by_step` are those whose answer for all a step has brought.'),
 
         ExchangeView: object({ posts: list(shape(:Post)) }),

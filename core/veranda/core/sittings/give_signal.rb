@@ -11,7 +11,7 @@ module Veranda
 
         def decide
           going_on!
-          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && seat.place == here
+          in_here!
           return if place.signals.dig(by.id, :signal) == signal && !Signals::PASSING.key?(signal)
           raise Refusal.new(:for_students, 'That signal is for students.') if signal && by.staff? && !Signals::STAFF.include?(signal)
 

@@ -9,8 +9,7 @@ module Veranda
 
         def decide
           going_on!
-          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && seat.place == here
-
+          in_here!
           entry('hand_raised') unless place.hands.include?(by.id)
         end
       end

@@ -20,6 +20,11 @@ module Veranda
           raise Refusal.new(:doors_closed, 'The doors are not open yet.') unless sitting.open?
         end
 
+        # Whoever asks has to be in the place.
+        def in_here!
+          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && seat.place == here
+        end
+
         # @param id [String]
         # @return [String] the same, when students may see the board
         def open_board!(id)
