@@ -132,7 +132,9 @@ class Screenshots
     say('keiko', 'exchange.post', "exchange/#{@sitting}.main", id: 'q3', text: 'What if Green cannot turn because of the bar?')
     %w[jonas mirela].each { |who| say(who, 'class.raise_hand', "place/#{@sitting}.main") }
     say('odalys', 'class.rule', "place/#{@sitting}.main", right: 'draw', allow: false)
-    say('odalys', 'class.rule', "place/#{@sitting}.main", right: 'draw', allow: true, person: 'bettina')
+    say('odalys', 'class.lend_floor', "place/#{@sitting}.main", person: 'bettina')
+    { 'amadou' => 'done', 'cosmin' => 'done', 'gethin' => 'done', 'hana' => 'slower', 'ines' => 'done', 'tomas' => 'back_soon' }
+      .each { |who, signal| say(who, 'class.signal', "place/#{@sitting}.main", signal: signal) }
   end
 
   # Through the real socket of whoever says it.

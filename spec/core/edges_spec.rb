@@ -244,4 +244,19 @@ RSpec.describe 'Where two things are alike' do
     expect { hall.do(odalys, 'class.show', { board: 'b1', page: 'p1' }) }.to refusing(:class_ended)
     expect { sitting(open: false).do(odalys, 'class.show', { board: 'b1', page: 'p1' }) }.to refusing(:doors_closed)
   end
+
+  it 'letters too wide for a line of their own begin none but the one they are on' do
+    width = Core::Boards::AdvanceWidths.thousandths('i')
+    expect(Core::Boards::TextLayout.new('i WW', size: 1_000, width: width).lines).to eq(%w[i W W])
+  end
+
+  it 'pressure is kept to the nearest hundredth' do
+    track = board
+    track.do(odalys, 'board.put', { marks: [stroke('m', points: [0, 0, 50, 0], press: [0.456, 0.454])] })
+    expect(track.state.marks['m'][:press]).to eq([0.46, 0.45])
+  end
+
+  it 'lists that are none are refused, not stumbled over' do
+    expect { Core::Lessons::LessonContract.check({ version: 1, steps: 5 }, boards: []) }.to refusing(:bad_input)
+  end
 end

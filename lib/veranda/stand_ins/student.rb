@@ -2,12 +2,15 @@
 
 module Veranda
   module StandIns
-    # A simulated student: waits for the doors, then draws, writes, raises a hand and sometimes
+    # A simulated student: waits for the doors, then draws, writes, raises a hand, signals and sometimes
     # loses the connection, at a pace a person might have.
     class Student
       WORDS = ['Which of us turns first?', 'I think Red gives way.', 'Can you show that again?', 'Got it, thank you.',
                'Starboard, because of the bearing.', 'Does that hold in fog too?', 'Same here.', 'I had 2.7 m.'].freeze
       LABELS = ['give way', 'stand on', 'Pell Light', '5 kn', 'steady bearing', 'turn here?'].freeze
+
+      # Most are done sooner or later.
+      SIGNALS = %w[done done done yes no slower faster clap].freeze
 
       # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on show in the main room.
       View = Struct.new(:sitting, :shown)
@@ -41,12 +44,13 @@ module Veranda
       # One thing a student does.
       # @param view [View] of an open class
       def act_once(view)
-        case @rng.rand(10)
+        case @rng.rand(12)
         when 0..3 then view.shown ? draw(view) : post(view)
         when 4 then view.shown ? label(view) : post(view)
         when 5..7 then post(view)
         when 8 then hand(view, 'class.raise_hand')
-        else hand(view, 'class.lower_hand')
+        when 9 then hand(view, 'class.lower_hand')
+        else hand(view, 'class.signal', signal: SIGNALS.sample(random: @rng))
         end
       end
 
@@ -88,8 +92,8 @@ module Veranda
         command('exchange.post', Core::Streams::StreamName.exchange(view.sitting.id), id: id, text: WORDS.sample(random: @rng))
       end
 
-      def hand(view, wire_name)
-        command(wire_name, Core::Streams::StreamName.place(view.sitting.id, Core::Sittings::Places::MAIN))
+      def hand(view, wire_name, **input)
+        command(wire_name, Core::Streams::StreamName.place(view.sitting.id, Core::Sittings::Places::MAIN), **input)
       end
     end
   end

@@ -21,6 +21,13 @@ RSpec.describe 'Pages of a board' do
     expect(track.state.pages.length).to eq(5)
   end
 
+  it 'are as many as a board holds, and no more' do
+    most = Core::Boards::Board::MAX_PAGES
+    (2..most).each { |number| track.do(odalys, 'board.add_page', { page: "p#{number}", after: 'p1' }) }
+    expect { track.do(odalys, 'board.add_page', { page: 'more', after: 'p1' }) }.to refusing(:board_full)
+    expect(track.state.pages.length).to eq(most)
+  end
+
   it 'gives a new version to the same pages; slides it lacks and all marks stay' do
     lay(1, 3)
     last = track.state.pages.last

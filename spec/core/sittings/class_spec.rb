@@ -78,6 +78,11 @@ RSpec.describe 'A class' do
   end
 
   describe 'recording' do
+    it 'begins once by plan, however many steps follow' do
+      %w[crossing sum-up].each { |step| track.do(odalys, 'class.move', { step: step }) }
+      expect(track.entries.map(&:kind).count('recording')).to eq(1)
+    end
+
     it 'begins by itself at the planned step and ends with the class' do
       track.do(odalys, 'class.move', { step: 'names' }, at: 1_000_000)
       expect(state).not_to be_recording
