@@ -1,35 +1,68 @@
 import Box from '@mui/material/Box';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import { useEffect, useRef, useState } from 'react';
+import type { You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
+import { isStaff } from '../words/people';
+import { signalWord } from '../words/signals';
 
 interface Props {
   sitting: SittingState;
   place: PlaceState;
-  me: string;
+  you: You;
+}
+
+/** What is worth a word once it is different. */
+interface Seen {
+  step?: string;
+  floor?: string;
+  hands: string[];
+  signals: PlaceState['signals'];
 }
 
 /**
- * Says politely, for those who listen to the page, what others would see out of the corner of an eye. Posts say themselves: the
- * exchange is a log.
+ * Says politely, for those who listen to the page, what others would see out of the corner of an eye: each thing once. Posts say
+ * themselves: the exchange is a log.
  */
-export function Announcer({ sitting, place, me }: Props) {
+export function Announcer({ sitting, place, you }: Props) {
   const [words, setWords] = useState('');
-  const before = useRef({ hands: place.hands, step: currentStep(sitting)?.id });
+  const before = useRef<Seen>(seenOf(sitting, place));
 
   useEffect(() => {
-    const old = before.current;
-    const step = currentStep(sitting);
-    const raised = place.hands.find((id) => !old.hands.includes(id) && id !== me);
-    if (raised) setWords(`${sitting.seats.find((seat) => seat.id === raised)?.name} raised a hand`);
-    else if (step && step.id !== old.step) setWords(`Now: ${step.title}`);
-    before.current = { hands: place.hands, step: step?.id };
-  }, [sitting, place, me]);
+    const now = seenOf(sitting, place);
+    const said = wordsFor(before.current, now, sitting, you);
+    if (said) setWords(said);
+    before.current = now;
+  }, [sitting, place, you]);
 
   return (
     <Box aria-live="polite" sx={visuallyHidden}>
       {words}
     </Box>
   );
+}
+
+const seenOf = (sitting: SittingState, { floor, hands, signals }: PlaceState): Seen => ({
+  step: currentStep(sitting)?.id,
+  floor: floor?.person,
+  hands,
+  signals,
+});
+
+function wordsFor(old: Seen, now: Seen, sitting: SittingState, you: You): string | undefined {
+  const seat = (id: string) => sitting.seats.find((one) => one.id === id);
+  const name = (id: string) => seat(id)?.name ?? 'Somebody';
+  if (now.floor !== old.floor) {
+    if (!now.floor) return 'The floor is back';
+    return now.floor === you.id ? 'You have the floor' : `${name(now.floor)} has the floor`;
+  }
+  const raised = now.hands.find((id) => !old.hands.includes(id) && id !== you.id);
+  if (raised) return `${name(raised)} raised a hand`;
+  if (now.step && now.step !== old.step) return `Now: ${currentStep(sitting)!.title}`;
+  // Students hear what staff signal; staff hear everyone.
+  const signalled = now.signals.find(
+    (row) => !old.signals.includes(row) && row.person !== you.id && (you.staff || isStaff(seat(row.person) ?? you)),
+  );
+  return signalled && `${name(signalled.person)}: ${signalWord(signalled.signal)}`;
 }

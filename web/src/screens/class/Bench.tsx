@@ -105,9 +105,7 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}
                   floor={place.floor?.person === seat.id}
-                  onOpen={
-                    you.staff && seat.id !== you.id ? (anchor) => setOpen({ person: seat.id, anchor }) : undefined
-                  }
+                  onOpen={you.staff ? (anchor) => setOpen({ person: seat.id, anchor }) : undefined}
                 />
               ))}
             </Box>
@@ -136,6 +134,7 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
             sitting={sittingOf(room)}
             at={partOf(room) ?? MAIN}
             place={place}
+            me={you.id}
             anchor={open!.anchor}
             onClose={() => setOpen(null)}
           />

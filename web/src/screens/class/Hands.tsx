@@ -3,9 +3,11 @@ import Button from '@mui/material/Button';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
+import type { You } from '../../api/shapes';
 import { firstName, isStaff } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
 import { SignalCount } from './SignalCount';
+import { useMySignal } from './useMySignal';
 
 interface Props {
   sitting: SittingState;
@@ -13,12 +15,14 @@ interface Props {
   /** The place, and its stream. */
   at: string;
   room: string;
+  you: You;
   oneLine: boolean;
 }
 
 /** For staff: how many hands are up and what is signalled, with what one does about the first hand. */
-export function Hands({ sitting, place, at, room, oneLine }: Props) {
+export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
   const live = useLive();
+  useMySignal(place, room, you);
   const first = sitting.seats.find((seat) => seat.id === place.hands[0]);
   const name = first && firstName(first.name);
   const heard = first && (
@@ -41,6 +45,7 @@ export function Hands({ sitting, place, at, room, oneLine }: Props) {
     </>
   );
   const signals = <SignalCount sitting={sitting} place={place} at={at} room={room} />;
+  const signalled = place.signals.length > 0;
   if (oneLine)
     return (
       <>
@@ -50,12 +55,8 @@ export function Hands({ sitting, place, at, room, oneLine }: Props) {
     );
   return (
     <Box sx={{ width: 252, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
-        <Box sx={{ flex: 1, whiteSpace: 'nowrap' }}>
-          {first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.'}
-        </Box>
-        {signals}
-      </Box>
+      {signals}
+      {!signalled && <Box>{first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.'}</Box>}
       {heard && <Box sx={{ display: 'flex', gap: 0.75 }}>{heard}</Box>}
     </Box>
   );

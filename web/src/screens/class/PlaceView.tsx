@@ -17,7 +17,7 @@ import { ShelfContext } from '../../shelf/ShelfContext';
 import { Bench, together } from './Bench';
 import { FloorLine } from './FloorLine';
 import { Hands } from './Hands';
-import { MySignals } from './MySignals';
+import { Tell } from './Tell';
 import { useRoaming } from './useRoaming';
 
 // Only staff have one.
@@ -57,7 +57,6 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
     </Fallible>
   );
   const groups = useMemo(() => together(sitting, place.hands), [sitting, place.hands]);
-  const handUp = place.hands.includes(you.id);
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
@@ -95,22 +94,10 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             Exchange{unread > 0 && `, ${unread} new`}
           </Button>
         )}
-        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} oneLine={!wide} />}
-        {!you.staff && (
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-            <Button
-              variant={handUp ? 'contained' : 'outlined'}
-              color={handUp ? 'primary' : 'inherit'}
-              onClick={onHand}
-              sx={{ minHeight: { xs: 44, md: 52 }, px: { xs: 1.5, md: 2 } }}
-            >
-              {handUp ? 'Take down my hand' : 'Raise my hand'}
-            </Button>
-            <MySignals place={place} room={room} you={you} oneLine={!wide} />
-          </Box>
-        )}
+        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} you={you} oneLine={!wide} />}
+        {!you.staff && <Tell place={place} room={room} you={you} oneLine={!wide} onHand={onHand} />}
       </Bench>
-      <Announcer sitting={sitting} place={place} me={you.id} />
+      <Announcer sitting={sitting} place={place} you={you} />
     </>
   );
 });

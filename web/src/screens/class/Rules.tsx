@@ -20,10 +20,8 @@ export function Rules({ sitting, place, room }: { sitting: SittingState; place: 
   const live = useLive();
   const [all, setAll] = useState(false);
   const { for_all, exceptions } = place.rules;
-  const names = (right: Right) =>
-    exceptions
-      .filter((row) => row.right === right)
-      .map((row) => firstName(sitting.seats.find((seat) => seat.id === row.person)?.name ?? ''));
+  const nameOf = (person: string) => firstName(sitting.seats.find(({ id }) => id === person)?.name ?? '');
+  const names = (right: Right) => exceptions.filter((row) => row.right === right).map((row) => nameOf(row.person));
   return (
     <Box component="section" aria-label="House rules">
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>House rules now</Box>
@@ -32,6 +30,10 @@ export function Rules({ sitting, place, room }: { sitting: SittingState; place: 
           <Box sx={{ flex: 1 }}>
             {ruleWords(right, for_all[right] ?? false)}
             {names(right).length > 0 && ` but ${names(right).join(', ')}`}
+            {right === 'draw' &&
+              !for_all.draw &&
+              place.floor &&
+              ` but ${nameOf(place.floor.person)}, who has the floor`}
           </Box>
           <Switch
             size="small"

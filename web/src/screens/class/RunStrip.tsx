@@ -29,7 +29,7 @@ export function RunStrip({ timing, age, onStep }: Props) {
         bgcolor: 'background.paper',
       }}
     >
-      {timing.stretches.map((stretch) => {
+      {timing.stretches.map((stretch, i) => {
         const present = stretch.state === 'now';
         const spent = stretch.spent + (present ? age : 0);
         const share = stretch.state === 'past' ? 1 : Math.min(spent / lengthOf(stretch), 1);
@@ -62,7 +62,6 @@ export function RunStrip({ timing, age, onStep }: Props) {
                 cursor: onStep ? 'pointer' : 'default',
                 overflow: 'hidden',
                 whiteSpace: 'nowrap',
-                textOverflow: 'ellipsis',
                 background: `linear-gradient(90deg, var(--mui-palette-veranda-wash) ${share * 100}%, transparent 0)`,
               }}
             >
@@ -79,11 +78,26 @@ export function RunStrip({ timing, age, onStep }: Props) {
                   }}
                 />
               )}
-              {stretch.title}
+              <StretchTitle title={stretch.title} number={i + 1} />
             </Box>
           </Tooltip>
         );
       })}
+    </Box>
+  );
+}
+
+/**
+ * The number of a step, and its title where there is room for all of it: two letters of a name tell nobody anything. A title that does
+ * not fit beside the number goes to a second line, which is out of sight.
+ */
+function StretchTitle({ title, number }: { title: string; number: number }) {
+  return (
+    <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: '6px', height: 32, overflow: 'hidden' }}>
+      <span>{number}</span>
+      <Box component="span" sx={{ flex: 'none', whiteSpace: 'nowrap' }}>
+        {title}
+      </Box>
     </Box>
   );
 }

@@ -9,6 +9,7 @@ import type { PlaceState } from '../../live/place';
 import { placeStream } from '../../live/streams';
 import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
+import { signalsFor, signalWord, type Signal } from '../../parts/words/signals';
 import { clockTime } from '../../parts/words/times';
 import { useSurvey } from './useSurvey';
 
@@ -18,6 +19,8 @@ interface Props {
   /** The place that the seat is in. */
   at: string;
   place: PlaceState;
+  /** Who has opened it. */
+  me: string;
   anchor: HTMLElement;
   onClose: () => void;
 }
@@ -25,7 +28,7 @@ interface Props {
 const BRIEFLY = 120;
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
-export function SeatPage({ seat, sitting, at, place, anchor, onClose }: Props) {
+export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Props) {
   return (
     <Popover
       open
@@ -44,8 +47,9 @@ export function SeatPage({ seat, sitting, at, place, anchor, onClose }: Props) {
             {seat.role} · {seat.presence === 'dropped' ? 'away' : 'here'} since {clockTime(seat.since)}
           </Box>
         </Box>
+        {seat.id === me && <Oneself {...{ seat, sitting, at, place, onClose }} />}
         {isStaff(seat) ? (
-          <Box>{firstName(seat.name)} may do everything here.</Box>
+          seat.id !== me && <Box>{firstName(seat.name)} may do everything here.</Box>
         ) : (
           <Student {...{ seat, sitting, at, place, onClose }} />
         )}
@@ -54,7 +58,22 @@ export function SeatPage({ seat, sitting, at, place, anchor, onClose }: Props) {
   );
 }
 
-function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor'>) {
+/** What staff tell the class with one tap. */
+function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me'>) {
+  const live = useLive();
+  const mine = place.signals.find(({ person }) => person === seat.id)?.signal;
+  const give = (signal: Signal) => () => {
+    onClose();
+    void live.do('class.signal', placeStream(sitting, at), signal === mine ? {} : { signal });
+  };
+  return signalsFor(true).map((signal) => (
+    <Act key={signal} onClick={give(signal)}>
+      {signal === mine ? `Take back “${signalWord(signal)}”` : `Tell the class: ${signalWord(signal)}`}
+    </Act>
+  ));
+}
+
+function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me'>) {
   const live = useLive();
   const room = placeStream(sitting, at);
   const name = firstName(seat.name);
@@ -128,7 +147,7 @@ function Rights({
 }
 
 const Act = ({ onClick, children }: { onClick: () => void; children: ReactNode }) => (
-  <Button onClick={onClick} sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left' }}>
+  <Button onClick={onClick} sx={{ flex: '1 1 auto', justifyContent: 'flex-start', textAlign: 'left' }}>
     {children}
   </Button>
 );

@@ -33,7 +33,7 @@ export function SeatView({ seat, me, picture, small, hand, word, floor = false, 
       sx={{
         position: 'relative',
         flex: 'none',
-        width: small ? 46 : 76,
+        width: small ? 46 : 72,
         p: 0,
         border: 'none',
         background: 'none',

@@ -43,7 +43,8 @@ export function SignalCount({ sitting, place, at, room }: Props) {
         aria-haspopup="dialog"
         aria-expanded={!!anchor}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', display: 'block', maxWidth: 236 }}
+        title={words.join(' · ')}
+        sx={{ whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', display: 'block' }}
       >
         {words.join(' · ')}
       </Button>

@@ -85,7 +85,7 @@ describe('a class under way', () => {
     expect(screen.queryByText('End class')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Raise my hand' }));
     tell(entry(PLACE, 'hand_raised', {}, 'farah'));
-    fireEvent.click(screen.getByRole('button', { name: 'Take down my hand' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Take it down' }));
     expect(asked().map(([name]) => name)).toEqual(['class.raise_hand', 'class.lower_hand']);
   });
 

@@ -142,6 +142,38 @@ describe('signals', () => {
   });
 });
 
+describe('what is said to who listens', () => {
+  const said = () => document.querySelector('[aria-live=polite]')!.textContent;
+
+  it('is who has the floor, and that it is back', () => {
+    const { tell } = joined(FARAH);
+    tell(entry('floor_lent', { person: 'jonas', until: null }));
+    expect(said()).toBe('Jonas Whitlock has the floor');
+    tell(entry('floor_lent', { person: 'farah', until: null }));
+    expect(said()).toBe('You have the floor');
+    tell(entry('floor_back', {}));
+    expect(said()).toBe('The floor is back');
+  });
+
+  it('is what staff signal, and to staff what students do', () => {
+    const { tell } = joined(FARAH);
+    tell(entry('signalled', { signal: 'slower' }, 'jonas'));
+    expect(said()).toBe('');
+    tell(entry('signalled', { signal: 'back_soon' }, 'odalys'));
+    expect(said()).toBe('Odalys Brandt: back soon');
+  });
+
+  it('is every signal to staff, once', () => {
+    const { tell } = joined();
+    tell(entry('signalled', { signal: 'slower' }, 'jonas'));
+    expect(said()).toBe('Jonas Whitlock: slower');
+    tell(entry('hand_raised', {}, 'farah'));
+    expect(said()).toBe('Farah Lindqvist raised a hand');
+    tell(entry('shown', { board: 'b1', page: 'p1' }));
+    expect(said()).toBe('Farah Lindqvist raised a hand');
+  });
+});
+
 describe('a seat', () => {
   const opened = async (facts: Partial<PlaceView> = {}) => {
     const live = joined(ODALYS, facts);
@@ -179,6 +211,17 @@ describe('a seat', () => {
     expect(asked()).toEqual([
       ['class.lend_floor', { person: 'farah', seconds: 120 }],
       ['class.lower_hand', { person: 'farah' }],
+    ]);
+  });
+
+  it('of one’s own has what staff tell the class', async () => {
+    const { asked } = joined();
+    fireEvent.click(screen.getByTitle('Odalys Brandt'));
+    fireEvent.click(await screen.findByText('Tell the class: back soon'));
+    press('c');
+    expect(asked()).toEqual([
+      ['class.signal', { signal: 'back_soon' }],
+      ['class.signal', { signal: 'clap' }],
     ]);
   });
 
