@@ -41,6 +41,20 @@ RSpec.describe Veranda::Core::Access do
     end
   end
 
+  # Who was in, and was turned out: what they read while the class goes on and after it.
+  { 'class.send_to_wait' => [%i[waiting own], []], 'class.remove' => [[], []] }.each do |verb, by_situation|
+    it "gives those who met #{verb} #{by_situation.first.empty? ? 'nothing' : by_situation.first.join(', ')}, and nothing after the class" do
+      hall = situations[:open].call(self)
+      hall.do(odalys, verb, { person: 'farah', place: 'main' })
+      by_situation.each do |expected|
+        facts = [person(:farah), hall.state, hall.staff]
+        expect(described_class.streams(*facts)).to match_array(expected.map { |name| format(streams.fetch(name), 'farah') })
+        expect(streams.select { |_, name| described_class.reads?(*facts, format(name, 'farah')) }.keys).to match_array(expected)
+        hall.do(odalys, 'class.end') if hall.state.open?
+      end
+    end
+  end
+
   it 'keeps rehearsals for staff and stand-ins, and stand-ins out of classes' do
     rehearsal = sitting(rehearsal: true)
     expect(described_class.streams(person(:farah), rehearsal.state, rehearsal.staff)).to be_empty

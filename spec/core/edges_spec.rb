@@ -257,6 +257,20 @@ RSpec.describe 'Where two things are alike' do
     expect(track.state.marks['m'][:press]).to eq([0.46, 0.45])
   end
 
+  it 'pages that are not there take nothing, whatever is brought to them' do
+    track = board
+    track.do(odalys, 'board.put', { marks: [stroke('m')] })
+    expect { track.do(odalys, 'board.change', { changes: [{ id: 'm', set: { page: 'p9' } }] }) }.to refusing(:no_such_page)
+    expect { track.do(odalys, 'board.bring_back', { page: 'p9', seq: 1 }) }.to refusing(:no_such_page)
+    expect(track.state.marks['m'][:page]).to eq('p1')
+  end
+
+  it 'a stroke that is named twice is straightened once' do
+    track = board
+    track.do(odalys, 'board.put', { marks: [stroke('m', points: Array.new(40) { |i| [i * 5, i * 0.1] }.flatten)] })
+    expect(track.do(odalys, 'board.straighten', { ids: %w[m m] }).body[:ops].length).to eq(1)
+  end
+
   it 'lists that are none are refused, not stumbled over' do
     expect { Core::Lessons::LessonContract.check({ 'version' => 1, 'steps' => 5 }, boards: []) }.to refusing(:bad_input)
   end

@@ -104,7 +104,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
-                                 signalled signal_off signals_cleared placed posted deleted edited page_added laid prop_used])
+                                 signalled signal_off signals_cleared out removed let_back doors_set begun placed posted deleted edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 
@@ -175,6 +175,17 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(odalys, 'class.lend_floor', { person: 'farah' })
     hall.do(farah, 'class.take_floor')
     hall.do(odalys, 'class.lend_floor', { person: 'jonas' })
+    turned_out(hall, odalys)
+  end
+
+  def turned_out(hall, odalys)
+    hall.do(odalys, 'class.set_doors', { each: true })
+    hall.do(person(:oona), 'class.join')
+    hall.do(odalys, 'class.remove', { person: 'oona', place: 'main' })
+    hall.do(odalys, 'class.send_to_wait', { person: 'jonas', place: 'main' })
+    hall.do(odalys, 'class.let_in', { people: ['jonas'] })
+    hall.do(odalys, 'class.let_back', { person: 'oona' })
+    hall.do(odalys, 'class.set_doors', { each: false })
   end
 
   it 'asks for the same rights' do

@@ -140,7 +140,8 @@ RSpec.describe 'Someone who means harm, in a class' do
     it 'learns the hour and the host, and nothing of boards, steps or cues' do
       odalys
       heard = farah.tap { |wire| wire.wait_for('welcome') }.heard
-      told = JSON.generate(heard)
+      # Rules have a field of that name, empty at the doors.
+      told = JSON.generate(heard).gsub('"by_step":[]', '')
       expect(told).to include('A lesson')
       expect(told).not_to match(/Open board|Staff board|board-|private words|"One"|step/)
       [sitting, room, exchange, board, "staff/#{made[:sitting]}", "own/#{made[:sitting]}.odalys"].each do |stream|

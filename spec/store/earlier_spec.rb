@@ -57,7 +57,7 @@ RSpec.describe 'A log of an earlier version' do
     expect(sitting.seats.values.map { |seat| seat.to_h.slice(:id, :name, :role, :presence) }).to match_array(was[:seats])
     expect(sitting.seats.values.map(&:place).uniq).to eq(['main'])
     expect([room.shown, room.hands, room.timer]).to eq([was[:shown], was[:hands], was[:timer]])
-    expect(room.rules.to_h).to eq(was[:rules].merge(for_all: { arrange: false, **was[:rules][:for_all] }))
+    expect(room.rules.to_h).to eq(was[:rules].merge(by_step: %w[post props draw], for_all: Veranda::Core::Rights::HouseRules::DEFAULT.merge(was[:rules][:for_all])))
     expect(staff.cued).to eq(was[:cued])
     expect(state('exchange/rules-class.main').view[:posts]).to eq(was[:posts])
     expect(state('own/rules-class.jonas').place).to eq('main')

@@ -11,7 +11,8 @@ module Veranda
     # |---|---|---|
     # | staff of the course | everything | everything |
     # | a student or guest who was let in | what concerns all, their place, boards for everyone | boards for everyone, unless closed |
-    # | … who waits | the waiting room | the same |
+    # | … who waits, or was sent back to | the waiting room | the same |
+    # | … who was removed | nothing | the same |
     # | … after the class | the same, without boards that are closed | the same |
     # | a stand-in | as a student, in rehearsals alone | nothing |
     # | a student to whom a recording is shared, or whoever has a link to it | what students could read while it ran | nothing |
@@ -22,12 +23,14 @@ module Veranda
 
       # @param person [Person]
       # @param sitting [Sittings::Sitting]
+      # @param staff [Sittings::StaffFacts]
       # @return [Symbol, nil] `:staff`, `:in`, `:waiting`, or nil for those with no part in the class
-      def standing(person, sitting)
+      def standing(person, sitting, staff)
         return if sitting.rehearsal && !(person.staff? || person.stand_in?)
         return if person.stand_in? && !sitting.rehearsal
         return :staff if person.staff?
-        return :in if sitting.seats.key?(person.id)
+        return if staff.removed.key?(person.id)
+        return :in if sitting.in?(person.id)
 
         :waiting unless sitting.ended?
       end
@@ -38,7 +41,7 @@ module Veranda
       # @param staff [Sittings::StaffFacts]
       # @return [Array<String>] names of streams
       def streams(person, sitting, staff)
-        standing = standing(person, sitting) or return []
+        standing = standing(person, sitting, staff) or return []
         return without_boards(standing, person, sitting) if standing == :waiting
 
         open = staff.boards.select { |board| board_in_class?(person, board, sitting) }
@@ -47,7 +50,7 @@ module Veranda
 
       # @return [Boolean]
       def reads?(person, sitting, staff, stream)
-        standing = standing(person, sitting) or return false
+        standing = standing(person, sitting, staff) or return false
         return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting) if Streams::StreamName.kind(stream) == :board
         return Streams::StreamName.sitting_id(stream) == sitting.id if standing == :staff
 
@@ -97,7 +100,7 @@ module Veranda
 
       # @param board [Hash, nil] as the class knows it
       def board_in_class?(person, board, sitting)
-        return false if board.nil? || (!person.staff? && !sitting.seats.key?(person.id))
+        return false if board.nil? || (!person.staff? && !sitting.in?(person.id))
         return true if person.staff?
 
         board[:audience] == 'everyone' && (!sitting.ended? || Lessons::Outside.reads?(board))

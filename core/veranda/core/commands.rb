@@ -9,8 +9,10 @@ module Veranda
         Boards::ArrangeMarks, Boards::StraightenMarks, Boards::UseProp,
         Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::TakeIn,
         Boards::PointAt,
-        Sittings::Plan, Sittings::SetBoards, Sittings::OpenDoors, Sittings::LetIn, Sittings::EndClass,
-        Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show, Sittings::RaiseHand, Sittings::LowerHand,
+        Sittings::Plan, Sittings::SetBoards, Sittings::OpenDoors, Sittings::EndClass,
+        Sittings::SetDoors, Sittings::LetIn, Sittings::SendToWait, Sittings::Remove, Sittings::LetBack,
+        Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
+        Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer,
         Exchange::WritePost, Exchange::DeletePost
@@ -20,7 +22,7 @@ module Veranda
 
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
-        Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::LetIn, Sittings::Join, Sittings::Drop, Sittings::Leave
+        Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave
       ].freeze
 
       # @param wire_name [String]

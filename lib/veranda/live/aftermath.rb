@@ -8,7 +8,8 @@ module Veranda
       # Kind of stream and of entry, and what follows it.
       TABLE = {
         'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],
-        'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in],
+        'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
+        'staff.removed' => %i[turn_out],
         'sitting.ended' => %i[review tell_timing keep_snapshots],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
@@ -86,9 +87,17 @@ module Veranda
         sitting, staff = facts(entry)
         return unless sitting.open?
 
-        staff.waiting.keys.each_slice(Core::Sittings::LetIn::MOST) do |people|
+        staff.coming.each_slice(Core::Sittings::LetIn::MOST) do |people|
           @gathering.observe('class.let_in', sitting.id, Deciding::Perform::HOUSE, people: people)
         end
+      end
+
+      # Whoever was removed is told so, on every page they have open, and cut off.
+      def turn_out(entry)
+        sitting, staff = facts(entry)
+        peers = @gathering.peers_in(sitting.id).select { |peer| staff.removed.key?(peer.person.id) }
+        @welcomes.review(peers, @performer)
+        peers.each { |peer| peer.dismiss(Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED)) }
       end
 
       # So that the recording of a class that is over opens at once.

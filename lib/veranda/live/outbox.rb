@@ -64,7 +64,9 @@ module Veranda
       # @param line [#write_bytes]
       def drain(line)
         until @state == :closed
-          @ready.wait while @waiting.empty? && READY.include?(@state)
+          @ready.wait while @waiting.empty? && READY.include?(@state) && !@finishing
+          break if @waiting.empty? && @finishing
+
           next begin_again if @state == :overflowed
 
           waiting = @waiting
@@ -72,6 +74,15 @@ module Veranda
           line.write_bytes(waiting.length == 1 ? waiting.first : waiting.join) unless waiting.empty?
         end
       end
+
+      # What waits is the last that is written; {#drain} returns after it.
+      def finish
+        @finishing = true
+        @ready.signal
+      end
+
+      # @return [Boolean]
+      def finishing? = @finishing || false
 
       def close
         @state = :closed

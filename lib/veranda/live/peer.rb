@@ -58,10 +58,18 @@ module Veranda
 
       def close = @line.close
 
+      # Says why, and ends the connection once that is told.
+      # @param refusal [Core::Refusal]
+      def dismiss(refusal)
+        fault(refusal)
+        @outbox.finish
+      end
+
       private
 
       def write
         @outbox.drain(@line)
+        @line.close if @outbox.finishing?
       rescue IOError, SystemCallError
         # The reader notices the same and ends the connection.
       end

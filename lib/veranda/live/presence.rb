@@ -53,7 +53,7 @@ module Veranda
           gathering.look(sitting_id) do |sitting, staff|
             next if sitting.ended?
 
-            sitting.seats.each_value { |seat| sweep_seat(gathering, sitting, seat, connected) }
+            sitting.seats.each_value.reject(&:out?).each { |seat| sweep_seat(gathering, sitting, seat, connected) }
             staff.waiting.each_value { |row| sweep_waiting(gathering, sitting, row, connected) }
           end
         end

@@ -19,8 +19,9 @@ module Veranda
 
       # @return [Core::Refusal, nil] why somebody has no part in the class they ask for
       def turned_away(peer, performer)
-        sitting, = facts(peer, performer)
-        return if Core::Access.standing(peer.person, sitting)
+        sitting, staff = facts(peer, performer)
+        return if Core::Access.standing(peer.person, sitting, staff)
+        return Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED) if staff.removed.key?(peer.person.id)
         return Core::Refusal.new(:class_ended, 'This class has ended. Ask for the link to its recording.') if sitting.ended?
 
         Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.')
@@ -123,7 +124,7 @@ module Veranda
       # Of every place that one reads.
       def class_rights(peer, sitting, performer)
         places = sitting.places.map { |place| place[:id] }
-        places &= [sitting.seats[peer.person.id]&.place] unless peer.person.staff?
+        places &= [sitting.in?(peer.person.id) ? sitting.seats[peer.person.id].place : nil] unless peer.person.staff?
         places.to_h do |id|
           stream = Core::Streams::StreamName.place(sitting.id, id)
           [stream, Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: performer.copy(stream).state)]

@@ -26,6 +26,7 @@ module Veranda
         ended: object({}),
         joined: object({ people: list(object({ id: STRING, name: STRING, role: Views::ROLE })), place: STRING }),
         seated: object({ people: list(STRING), place: STRING }),
+        out: PEOPLE,
         dropped: object({}),
         left: object({}),
         moved: object({ step: STRING }),
@@ -34,7 +35,10 @@ module Veranda
       }.freeze
 
       STAFF = {
-        waits: object({ id: STRING, name: STRING, role: Views::ROLE }),
+        waits: object({ id: STRING, name: STRING, role: Views::ROLE }, may: { held: BOOLEAN }),
+        removed: Views::PERSON,
+        let_back: PEOPLE,
+        doors_set: object({ each: BOOLEAN }),
         waits_no_more: PEOPLE,
         cued: object({ cue: STRING })
       }.freeze
@@ -53,6 +57,7 @@ module Veranda
         signal_off: PEOPLE,
         signals_cleared: object({}),
         welcomed: Views::WELCOME,
+        begun: object({}),
         host_came: shape(:Author),
         host_went: object({ id: STRING })
       }.freeze

@@ -12,6 +12,7 @@ module Veranda
       STAFF_PLAN = { steps: list(shape(:StaffStep)), boards: list(shape(:StaffBoard)), record_from: maybe(STRING) }.freeze
 
       ROLE = one_of(Core::Person::ROLES)
+      PERSON = object({ id: STRING, name: STRING, role: ROLE })
       RULES = by_name(BOOLEAN)
       SHOWN = object({ board: STRING, page: STRING })
       TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
@@ -29,13 +30,14 @@ module Veranda
                                       moves: list(object({ step: STRING, at: MOMENT })),
                                       stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
                             about: 'What concerns the whole class and everyone who was let in may know.'),
-        Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, presence: one_of('here', 'dropped', 'left'), since: MOMENT },
+        Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, since: MOMENT,
+                       presence: one_of('here', 'dropped', 'left', 'out') },
                      about: "One person's place in a class."),
         SittingStep: object({ id: STRING, title: STRING, minutes: INTEGER },
                             about: 'A step as everyone may know it; what else is planned for it only staff know.'),
         SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
 
-        StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)) },
+        StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN },
                           about: 'What only the staff of a class know.'),
         StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
                           may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
@@ -43,11 +45,13 @@ module Veranda
         StaffBoard: object({ id: STRING, name: STRING, audience: one_of('everyone', 'staff') },
                            may: { outside: one_of('closed', 'read', 'work'), first_page: STRING }),
         Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
-        Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT }, about: 'Somebody at the doors.'),
+        Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT },
+                        may: { held: BOOLEAN },
+                        about: 'Somebody at the doors; `held` once they were sent back there.'),
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
-                            hosts: list(shape(:Author)) },
+                            hosts: list(shape(:Author)), begun: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
         Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),

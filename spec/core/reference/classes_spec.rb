@@ -99,7 +99,9 @@ RSpec.describe 'Classes, against how they went' do
 
   def floor(dice)
     [['class.lend_floor', { person: dice.one(nil, 'farah', 'odalys', 'nils'), seconds: dice.one(nil, 9, 10, 60) }.compact],
-     ['class.take_floor', { since: dice.one(nil, 1) }.compact], ['class.signal', { signal: dice.one(nil, 'done', 'clap', 'bored') }.compact], ['class.clear_signals', {}]]
+     ['class.take_floor', { since: dice.one(nil, 1) }.compact], ['class.signal', { signal: dice.one(nil, 'done', 'clap', 'bored') }.compact], ['class.clear_signals', {}],
+     ['class.send_to_wait', { person: dice.one('farah', 'tomas', 'nils'), place: dice.one('main', 'annex') }], ['class.set_doors', { each: dice.one(true, false) }],
+     ['class.remove', { person: dice.one('farah', 'oona'), place: 'main' }], ['class.let_back', { person: dice.one('farah', 'oona') }]]
   end
 
   def talk(dice, index)

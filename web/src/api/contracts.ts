@@ -125,6 +125,24 @@ export interface Commands {
     path: number[];
   };
   'class.open': {};
+  'class.let_in': {
+    people: string[];
+    place?: string;
+  };
+  'class.send_to_wait': {
+    person: string;
+    place: string;
+  };
+  'class.remove': {
+    person: string;
+    place: string;
+  };
+  'class.let_back': {
+    person: string;
+  };
+  'class.set_doors': {
+    each: boolean;
+  };
   'class.end': {};
   'class.move': {
     step: string;

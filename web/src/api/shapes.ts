@@ -137,6 +137,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'out';
+      body: OutBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'dropped';
       body: DroppedBody;
       seq: number;
@@ -179,6 +187,30 @@ export type Entry =
   | {
       kind: 'waits';
       body: WaitsBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'removed';
+      body: RemovedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'let_back';
+      body: LetBackBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'doors_set';
+      body: DoorsSetBody;
       seq: number;
       at: number;
       by: string;
@@ -299,6 +331,14 @@ export type Entry =
   | {
       kind: 'welcomed';
       body: WelcomedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'begun';
+      body: BegunBody;
       seq: number;
       at: number;
       by: string;
@@ -475,12 +515,16 @@ export interface Shapes {
   EndedBody: EndedBody;
   JoinedBody: JoinedBody;
   SeatedBody: SeatedBody;
+  OutBody: OutBody;
   DroppedBody: DroppedBody;
   LeftBody: LeftBody;
   MovedBody: MovedBody;
   ExtendedBody: ExtendedBody;
   RecordingBody: RecordingBody;
   WaitsBody: WaitsBody;
+  RemovedBody: RemovedBody;
+  LetBackBody: LetBackBody;
+  DoorsSetBody: DoorsSetBody;
   WaitsNoMoreBody: WaitsNoMoreBody;
   CuedBody: CuedBody;
   ShownBody: ShownBody;
@@ -496,6 +540,7 @@ export interface Shapes {
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
   WelcomedBody: WelcomedBody;
+  BegunBody: BegunBody;
   HostCameBody: HostCameBody;
   HostWentBody: HostWentBody;
   PostedBody: PostedBody;
@@ -751,7 +796,7 @@ export interface Seat {
   name: string;
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   place: string;
-  presence: 'here' | 'dropped' | 'left';
+  presence: 'here' | 'dropped' | 'left' | 'out';
   since: number;
 }
 /**
@@ -763,6 +808,12 @@ export interface StaffView {
   record_from: string | null;
   cued: string[];
   waiting: Waiting[];
+  removed: {
+    id: string;
+    name: string;
+    role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  }[];
+  each: boolean;
 }
 /**
  * A step with what only staff know of it.
@@ -800,13 +851,14 @@ export interface StaffBoard {
   first_page?: string;
 }
 /**
- * Somebody at the doors.
+ * Somebody at the doors; `held` once they were sent back there.
  */
 export interface Waiting {
   id: string;
   name: string;
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   since: number;
+  held?: boolean;
 }
 /**
  * What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room has `welcome` and its `hosts` instead of the rest.
@@ -837,6 +889,7 @@ export interface PlaceView {
     rehearsal: boolean;
   } | null;
   hosts: Author[];
+  begun: boolean;
 }
 /**
  * What somebody tells with one tap.
@@ -931,6 +984,9 @@ export interface SeatedBody {
   people: string[];
   place: string;
 }
+export interface OutBody {
+  people: string[];
+}
 export interface DroppedBody {}
 export interface LeftBody {}
 export interface MovedBody {
@@ -948,6 +1004,18 @@ export interface WaitsBody {
   id: string;
   name: string;
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+  held?: boolean;
+}
+export interface RemovedBody {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
+}
+export interface LetBackBody {
+  people: string[];
+}
+export interface DoorsSetBody {
+  each: boolean;
 }
 export interface WaitsNoMoreBody {
   people: string[];
@@ -998,6 +1066,7 @@ export interface WelcomedBody {
   minutes: number;
   rehearsal: boolean;
 }
+export interface BegunBody {}
 export interface HostCameBody {
   id: string;
   name: string;

@@ -62,6 +62,8 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, signals: [] };
       case 'welcomed':
         return { ...state, welcome: body };
+      case 'begun':
+        return { ...state, begun: true };
       case 'host_came':
         return { ...state, hosts: [...without(state.hosts, body.id), body] };
       case 'host_went':

@@ -9,6 +9,10 @@ export function currentStep(state: SittingState): SittingStep | undefined {
   return move && state.steps.find((step) => step.id === move.step);
 }
 
+/** @returns those who are in, though perhaps cut off for a moment */
+export const present = ({ seats }: SittingState) =>
+  seats.filter(({ presence }) => presence === 'here' || presence === 'dropped');
+
 export const isRecording = (state: SittingState) => state.stretches.length > 0 && state.stretches.at(-1)!.to === null;
 
 const withSeat = (state: SittingState, id: string, change: Partial<Seat>): SittingState => ({
@@ -48,6 +52,8 @@ export const sittingFold: Fold<SittingState> = {
         );
       case 'seated':
         return body.people.reduce((so_far, id) => withSeat(so_far, id, { place: body.place }), state);
+      case 'out':
+        return body.people.reduce((so_far, id) => withSeat(so_far, id, { presence: 'out', since: at }), state);
       case 'dropped':
         return withSeat(state, by, { presence: 'dropped', since: at });
       case 'left':

@@ -29,6 +29,12 @@ export const staffFold: Fold<StaffState> = {
         return wait(state, { ...body, since: at });
       case 'waits_no_more':
         return { ...state, waiting: state.waiting.filter(({ id }) => !body.people.includes(id)) };
+      case 'removed':
+        return { ...state, removed: [...state.removed.filter(({ id }) => id !== body.id), body] };
+      case 'let_back':
+        return { ...state, removed: state.removed.filter(({ id }) => !body.people.includes(id)) };
+      case 'doors_set':
+        return { ...state, each: body.each };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

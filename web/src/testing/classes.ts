@@ -57,6 +57,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   timer: null,
   hands: [],
   floor: null,
+  begun: false,
   signals: [],
   rules: { for_all: RULES, exceptions: [], by_step: [] },
   welcome: null,
@@ -73,6 +74,8 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   record_from: null,
   cued: [],
   waiting: [],
+  removed: [],
+  each: false,
   ...more,
 });
 

@@ -38,7 +38,7 @@ module Veranda
         end
 
         # Kinds of entries that tell who came and went, and those that only count while they are seen or heard.
-        PRESENCE = %w[joined seated dropped left].freeze
+        PRESENCE = %w[joined seated out dropped left].freeze
         PASSING = %w[pointed posted].freeze
 
         # What may be shown of an entry, placed in recording time. What changed while nothing was recorded is shown when the
@@ -78,9 +78,9 @@ module Veranda
         def stays_ended_by(entry, since)
           case entry.kind
           when 'joined' then entry.body[:people].each { |person| since[person[:id]] ||= entry.at }
-          when 'left', 'dropped'
-            from = since.delete(entry.actor)
-            return [[entry.actor, from, entry.at]] if from
+          when 'left', 'dropped', 'out'
+            gone = entry.body[:people] || [entry.actor]
+            return gone.filter_map { |person| since.delete(person)&.then { |from| [person, from, entry.at] } }
           end
           []
         end

@@ -4,20 +4,23 @@ module Veranda
   module Core
     module Sittings
       # Someone's first connection, or their return. Staff come in at any time; others wait until the doors
-      # open. Who comes back, comes back to the place they were in.
+      # open, or until staff let them in. Who comes back, comes back to the place they were in; who was sent out, waits; who was
+      # removed, does neither.
       class Join < SittingCommand
         on :sitting, 'class.join'
         touches :staff, :waiting
         begins :own
 
         CAPACITY = 1_000
+        REMOVED = 'You were asked to leave this class. Its instructor can let you back in.'
 
         def decide
           raise Refusal.new(:class_ended, 'This class has ended. Ask for the link to its recording.') if sitting.ended?
+          raise Refusal.new(:removed, REMOVED) if plan.removed.key?(by.id)
           return if seat&.here?
 
           room! unless seat
-          by.staff? || seat || sitting.open? ? come_in : wait
+          by.staff? || sitting.in?(by.id) || (sitting.open? && seat.nil? && !plan.each?) ? come_in : wait
         end
 
         private
@@ -29,7 +32,7 @@ module Veranda
         end
 
         def wait
-          [(entry('waits', facts, on: :staff) unless plan.waiting.key?(by.id)), placed(Places::WAITING)]
+          [(entry('waits', seat ? { **facts, held: true } : facts, on: :staff) unless plan.waiting.key?(by.id)), placed(Places::WAITING)]
         end
 
         def no_more_waiting

@@ -3,9 +3,10 @@
 module Veranda
   module Core
     module Sittings
-      # Someone left, by choice or because they did not come back in time. Their hand goes down, their signal with it, and the
-      # floor returns.
+      # Someone left, by choice or because they did not come back in time. See {PuttingDown}.
       class Leave < Drop
+        include PuttingDown
+
         on :sitting, 'class.leave'
         touches { |concern| [Streams::StreamName.place(concern.sitting_id, concern.input[:place])] }
         # `place` is where they are, as the server last knew.
@@ -18,17 +19,7 @@ module Veranda
           return if sitting.ended? || changed_since?
           return super if plan.waiting.key?(by.id)
 
-          [entry('left'), host_went, *put_down] unless seat.nil? || seat.left?
-        end
-
-        private
-
-        def put_down
-          stream = Streams::StreamName.place(sitting.id, input[:place])
-          left = scene.of(stream)
-          [(entry('hand_lowered', { person: by.id }, on: stream) if left.hands.include?(by.id)),
-           (entry('signal_off', { people: [by.id] }, on: stream) if left.signals.key?(by.id)),
-           (entry('floor_back', on: stream) if left.floor&.fetch(:person) == by.id)]
+          [entry('left'), host_went, *put_down(by.id, input[:place])] unless seat.nil? || seat.left? || seat.out?
         end
       end
     end

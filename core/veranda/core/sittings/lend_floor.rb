@@ -15,7 +15,10 @@ module Veranda
           staff!('Only instructors and assistants lend the floor.')
           going_on!
           taker = sitting.seats[person]
-          raise Refusal.new(:not_here, 'That person is not in this room.') unless taker && !taker.left? && taker.place == here
+          unless taker && sitting.present.include?(taker) && taker.place == here
+            raise Refusal.new(:not_here,
+                              'That person is not in this room.')
+          end
           raise Refusal.new(:staff_may, "#{taker.name} may do everything here without the floor.") if taker.staff?
           return if place.floor&.fetch(:person) == person && input[:seconds].nil?
 

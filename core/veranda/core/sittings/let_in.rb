@@ -17,11 +17,12 @@ module Veranda
         end
 
         def decide
+          staff!('Only instructors and assistants let people in.')
           going_on!
           raise Refusal.new(:no_such_place, 'There is no such place in this class.') unless sitting.place?(to)
 
           coming = input[:people].filter_map { |id| plan.waiting[id]&.slice(:id, :name, :role) }
-          moving = input[:people].select { |id| sitting.seats[id] && sitting.seats[id].place != to }
+          moving = input[:people].select { |id| sitting.in?(id) && sitting.seats[id].place != to }
           [*let_in(coming), *seated(moving), *placed(coming.map { |person| person[:id] } | moving)]
         end
 

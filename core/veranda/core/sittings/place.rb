@@ -22,12 +22,15 @@ module Veranda
         attr_reader :rules
         # @return [Hash, nil] of the waiting room: `{ title:, course:, starts_at:, minutes:, rehearsal: }`
         attr_reader :welcome
+        # @return [Boolean] of the waiting room: whether the doors are open, so that who waits is let in by staff
+        attr_reader :begun
         # @return [Array<Hash>] of the waiting room: `{ id:, name: }` of the staff who are there
         attr_reader :hosts
 
         def initialize
           @hands = []
           @hosts = []
+          @begun = false
           @signals = {}
           @rules = Rights::HouseRules.new
         end
@@ -43,7 +46,9 @@ module Veranda
         def size = @hands.length + @signals.length
 
         def to_h
-          FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }.merge(signals: @signals.values, rules: @rules.to_h)
+          FIELDS.to_h do |field|
+            [field, instance_variable_get(:"@#{field}")]
+          end.merge(begun: @begun, signals: @signals.values, rules: @rules.to_h)
         end
         alias view to_h
 
@@ -54,6 +59,7 @@ module Veranda
 
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @begun = facts[:begun] || false
           @signals = (facts[:signals] || []).to_h { |row| [row[:person], row] }
           @rules = Rights::HouseRules.from(facts[:rules])
         end
@@ -85,6 +91,7 @@ module Veranda
         def signals_cleared(_entry, _body) = @signals = {}
 
         def welcomed(_entry, body) = @welcome = body
+        def begun_now(_entry, _body) = @begun = true
         def host_came(_entry, body) = @hosts = [*@hosts.reject { |host| host[:id] == body[:id] }, body]
         def host_went(_entry, body) = @hosts = @hosts.reject { |host| host[:id] == body[:id] }
       end
@@ -93,7 +100,8 @@ module Veranda
       PlaceChanges = {
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
-        'host_came' => :host_came, 'host_went' => :host_went, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
+        'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end

@@ -4,10 +4,12 @@ module Veranda
   module Core
     module Sittings
       # One person's place in a class. `presence` is `here`, `dropped` (connection lost, seat
-      # kept for {GRACE}) or `left`; `place` is where they are, see {Places}; `since` is ms since the epoch.
+      # kept for {GRACE}), `left` or `out` (sent back to wait, or removed);
+      # `place` is where they are, see {Places}; `since` is ms since the epoch.
       Seat = Struct.new(:id, :name, :role, :place, :presence, :since, keyword_init: true) do
         def here? = presence == 'here'
         def left? = presence == 'left'
+        def out? = presence == 'out'
         def staff? = Person::STAFF.include?(role)
       end
 

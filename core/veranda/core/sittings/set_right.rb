@@ -17,7 +17,7 @@ module Veranda
           raise Refusal.new(:class_ended, 'This class has ended.') if sitting.ended?
 
           person = input[:person]
-          raise Refusal.new(:not_here, 'That person is not in this class.') if person && !sitting.seats[person]
+          raise Refusal.new(:not_here, 'That person is not in this class.') if person && !sitting.in?(person)
 
           changed = place.rules.set(input[:right].to_sym, input[:allow], person: person)
           entry('ruled', input) unless changed.to_h.except(:by_step) == place.rules.to_h.except(:by_step)

@@ -39,8 +39,12 @@ module Veranda
         # @return [Boolean] whether a recording runs now
         def recording? = @stretches.any? && @stretches.last[:to].nil?
 
-        # @return [Array<Seat>] everyone who has not left
-        def present = @seats.each_value.reject(&:left?)
+        # @return [Array<Seat>] everyone who has not left and was not sent out
+        def present = @seats.each_value.reject { |seat| seat.left? || seat.out? }
+
+        # @param person [String]
+        # @return [Boolean] whether somebody was let in and not sent out; they may have left
+        def in?(person) = !@seats[person].nil? && !@seats[person].out?
 
         # @return [Boolean]
         def place?(id) = @places.any? { |place| place[:id] == id }
@@ -104,6 +108,13 @@ module Veranda
           body[:people].each { |id| @seats[id]&.place = body[:place] }
         end
 
+        def sent_out(entry, body)
+          body[:people].each do |id|
+            @seats[id]&.presence = 'out'
+            @seats[id]&.since = entry.at
+          end
+        end
+
         def dropped(entry, _body) = seat_becomes('dropped', entry)
         def left(entry, _body) = seat_becomes('left', entry)
         def moved(entry, body) = @moves << { step: body[:step], at: entry.at }
@@ -135,7 +146,7 @@ module Veranda
       # Which method of {Sitting} takes in which kind of entry.
       SittingChanges = {
         'planned' => :planned, 'boards' => :boards_set, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined,
-        'seated' => :seated, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
+        'seated' => :seated, 'out' => :sent_out, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
         'recording' => :recording
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end

@@ -22,7 +22,7 @@ module Veranda
 
         # Whoever asks has to be in the place.
         def in_here!
-          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && seat.place == here
+          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && !seat.out? && seat.place == here
         end
 
         # @param id [String]

@@ -14,15 +14,26 @@ module Veranda
         attr_reader :record_from
         # @return [Array<String>] ids of cues that were fired
         attr_reader :cued
-        # @return [Hash{String => Hash}] `{ id:, name:, role:, since: }` of those who wait, in the order they came
+        # @return [Hash{String => Hash}] `{ id:, name:, role:, since:, held: }` of those who wait, in the order they came; `held` are
+        #   those who were sent back, and come in only when they are let in
         attr_reader :waiting
+        # @return [Hash{String => Hash}] `{ id:, name:, role: }` of those who were removed
+        attr_reader :removed
 
         def initialize
           @steps = []
           @boards = []
           @cued = []
           @waiting = {}
+          @removed = {}
+          @each = false
         end
+
+        # @return [Boolean] whether each comes in only when they are let in, though the doors are open
+        def each? = @each
+
+        # @return [Array<String>] ids of those who wait and come in by themselves once the doors are open
+        def coming = @each ? [] : @waiting.reject { |_, row| row[:held] }.keys
 
         # @return [Hash, nil]
         def step(id) = @steps.find { |step| step[:id] == id }
@@ -51,16 +62,20 @@ module Veranda
           when 'boards' then @boards = body[:boards]
           when 'waits' then @waiting[body[:id]] = { **body, since: entry.at }
           when 'waits_no_more' then body[:people].each { |id| @waiting.delete(id) }
+          when 'removed' then @removed[body[:id]] = body
+          when 'let_back' then body[:people].each { |id| @removed.delete(id) }
+          when 'doors_set' then @each = body[:each]
           when 'cued' then @cued |= [body[:cue]]
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = @waiting.length
+        def size = @waiting.length + @removed.length
 
         def to_h
-          { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values }
+          { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
+            each: @each }
         end
         alias view to_h
 
@@ -68,8 +83,16 @@ module Veranda
         def self.from(facts)
           new.tap do |staff|
             %i[steps boards record_from cued].each { |field| staff.instance_variable_set(:"@#{field}", facts[field]) }
-            staff.waiting.merge!(facts[:waiting].to_h { |row| [row[:id], row] })
+            staff.send(:restore_people, facts)
           end
+        end
+
+        private
+
+        def restore_people(facts)
+          @waiting = facts[:waiting].to_h { |row| [row[:id], row] }
+          @removed = (facts[:removed] || []).to_h { |row| [row[:id], row] }
+          @each = facts[:each] || false
         end
       end
     end

@@ -3,7 +3,7 @@ import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useServerNow } from '../../live/hooks';
 import type { Seat, You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
-import type { SittingState } from '../../live/sitting';
+import { present, type SittingState } from '../../live/sitting';
 import { MAIN, partOf, sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
@@ -46,9 +46,7 @@ function inOrder(sitting: SittingState, hands: string[]): Seat[] {
     if (hand >= 0) return hand;
     return seat.role === 'instructor' ? 10_000 : seat.role === 'assistant' ? 10_001 : 10_002;
   };
-  return sitting.seats
-    .filter((seat) => seat.presence !== 'left')
-    .sort((one, other) => rank(one) - rank(other) || one.name.localeCompare(other.name));
+  return present(sitting).sort((one, other) => rank(one) - rank(other) || one.name.localeCompare(other.name));
 }
 
 /** The row of people present, and at its right what concerns oneself. */

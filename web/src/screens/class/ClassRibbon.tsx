@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { You } from '../../api/shapes';
 import { useConnection, useLive, useServerNow } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { currentStep, isRecording, type SittingState } from '../../live/sitting';
+import { currentStep, isRecording, present, type SittingState } from '../../live/sitting';
 import { sittingStream } from '../../live/streams';
 import { Lantern } from '../../parts/frame/Lantern';
 import { Ribbon } from '../../parts/frame/Ribbon';
@@ -26,7 +26,7 @@ const STRIP_EVERY = 5_000;
 
 /** What concerns the whole class: where it is in its plan, the time, the recording, and the way out. Each part keeps its own time. */
 export function ClassRibbon({ sitting, place, room, you, rehearsal }: Props) {
-  const here = sitting.seats.filter((seat) => seat.presence !== 'left').length;
+  const here = present(sitting).length;
   return (
     <Ribbon
       title={sitting.title}

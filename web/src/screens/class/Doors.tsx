@@ -7,7 +7,7 @@ import type { SittingState } from '../../live/sitting';
 import { sittingStream } from '../../live/streams';
 import { initials, washOf } from '../../parts/words/people';
 import { Ribbon } from '../../parts/frame/Ribbon';
-import { count } from '../../parts/words/times';
+import { AtTheDoors } from './AtTheDoors';
 import { DoorsCard } from './DoorsCard';
 import { ToGo } from './ToGo';
 
@@ -21,7 +21,7 @@ interface Props {
 export function Doors({ sitting, you, facts }: Props) {
   const live = useLive();
   const go = useNavigate();
-  const waiting = useStaff(sitting.id)?.waiting ?? [];
+  const staff = useStaff(sitting.id);
   const beside = sitting.seats.filter((seat) => seat.presence === 'here' && seat.id !== you.id);
 
   return (
@@ -44,10 +44,11 @@ export function Doors({ sitting, you, facts }: Props) {
         >
           Open the doors
         </Button>
-        <People
-          heading={waiting.length === 0 ? 'Nobody waits yet' : `${count(waiting.length, 'person', 'people')} waiting`}
-          people={waiting}
-        />
+        {staff && (
+          <Box sx={{ mt: 3 }}>
+            <AtTheDoors sitting={sitting.id} staff={staff} open={false} />
+          </Box>
+        )}
         {beside.length > 0 && <People heading="Here to teach with you" people={beside} />}
       </DoorsCard>
     </Box>

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import type { Seat } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { placeStream } from '../../live/streams';
+import { placeStream, sittingStream } from '../../live/streams';
 import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
 import { signalsFor, signalWord, type Signal } from '../../parts/words/signals';
@@ -77,6 +77,8 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
   const live = useLive();
   const room = placeStream(sitting, at);
   const name = firstName(seat.name);
+  const turn = (out: 'class.send_to_wait' | 'class.remove') =>
+    void live.do(out, sittingStream(sitting), { person: seat.id, place: seat.place });
   const then = (act: () => void) => () => {
     onClose();
     act();
@@ -104,6 +106,10 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
         </Act>
       )}
       <Rights {...{ seat, sitting, at, place, room }} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Act onClick={then(() => turn('class.send_to_wait'))}>Send {name} back to wait</Act>
+        <Act onClick={then(() => turn('class.remove'))}>Remove {name} from the class</Act>
+      </Box>
     </>
   );
 }

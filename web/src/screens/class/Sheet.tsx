@@ -7,6 +7,7 @@ import type { StaffState } from '../../live/staff';
 import { sittingStream, staffStream } from '../../live/streams';
 import { minutesOf } from '../../parts/words/times';
 import { MaterialAtHand } from './MaterialAtHand';
+import { AtTheDoors } from './AtTheDoors';
 import { BoardChoice } from './BoardChoice';
 import { Late } from './Late';
 import { Rules } from './Rules';
@@ -86,8 +87,12 @@ export function Sheet({ sitting, staff, place, room }: Props) {
         <StepCues sitting={sitting} staff={staff} place={place} stream={staffStream(sitting.id)} step={planned} />
       )}
       {planned?.material && <MaterialAtHand id={planned.material} />}
+      {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
       <BoardChoice staff={staff} place={place} room={room} />
+      {staff.waiting.length === 0 && staff.removed.length === 0 && (
+        <AtTheDoors sitting={sitting.id} staff={staff} open />
+      )}
     </Box>
   );
 }

@@ -4,7 +4,7 @@ import Popover from '@mui/material/Popover';
 import { useState } from 'react';
 import { useLive, useServerNow } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import type { SittingState } from '../../live/sitting';
+import { present, type SittingState } from '../../live/sitting';
 import { firstName, isStaff } from '../../parts/words/people';
 import { seen, signalsFor, signalWord } from '../../parts/words/signals';
 
@@ -21,7 +21,7 @@ export function SignalCount({ sitting, place, at, room }: Props) {
   const live = useLive();
   const now = useServerNow(5_000);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const students = sitting.seats.filter((seat) => seat.presence !== 'left' && seat.place === at && !isStaff(seat));
+  const students = present(sitting).filter((seat) => seat.place === at && !isStaff(seat));
   const given = seen(place.signals, now).filter(({ person }) => students.some(({ id }) => id === person));
   if (given.length === 0) return null;
 

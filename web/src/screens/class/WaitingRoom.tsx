@@ -24,9 +24,11 @@ export function WaitingRoom({ doors }: { doors: PlaceState }) {
       <DoorsCard>
         <ToGo startsAt={welcome.starts_at} />
         <Box sx={{ mt: 1.5 }}>
-          {hosts.length > 0
-            ? `The doors open soon. ${hosts.map(({ name }) => name).join(' and ')} ${hosts.length > 1 ? 'are' : 'is'} here.`
-            : 'The doors open soon. The instructor is not here yet.'}{' '}
+          {doors.begun
+            ? `The class is going on. ${hosts.length > 0 ? hosts.map(({ name }) => name).join(' or ') : 'The instructor'} lets you in.`
+            : hosts.length > 0
+              ? `The doors open soon. ${hosts.map(({ name }) => name).join(' and ')} ${hosts.length > 1 ? 'are' : 'is'} here.`
+              : 'The doors open soon. The instructor is not here yet.'}{' '}
           You need do nothing but wait.
         </Box>
       </DoorsCard>

@@ -4,13 +4,15 @@ import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { RULES } from '../../api/contracts';
-import type { Incoming, PlaceView, SurveyRow } from '../../api/shapes';
-import { usePlace, useSitting } from '../../live/hooks';
+import type { Incoming, PlaceView, StaffView, SurveyRow } from '../../api/shapes';
+import { usePlace, useSitting, useStaff } from '../../live/hooks';
 import { ALL } from '../../parts/words/rights';
 import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
+import { AtTheDoors } from './AtTheDoors';
 import { HouseRules } from './HouseRules';
 import { Teaching } from './Teaching';
+import { WaitingRoom } from './WaitingRoom';
 
 const survey = vi.hoisted(() => ({ people: [] as SurveyRow[], asked: [] as string[] }));
 vi.mock('../../api/http', async (original) => ({
@@ -56,6 +58,7 @@ const joined = (you = ODALYS, facts: Partial<PlaceView> = {}) => {
   render(<Room />, { wrapper });
   return live;
 };
+const WELCOME = { title: 'Lights', course: 'Navigation', starts_at: 1, minutes: 60, rehearsal: false };
 const press = (key: string) => fireEvent.keyDown(document.body, { key });
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
 let seq = 0;
@@ -214,6 +217,17 @@ describe('a seat', () => {
     ]);
   });
 
+  it('is sent back to wait, or removed, from the place it is in', async () => {
+    const { asked } = await opened();
+    fireEvent.click(button('Send Farah back to wait'));
+    fireEvent.click(screen.getByTitle('Farah Lindqvist'));
+    fireEvent.click(await screen.findByText('Remove Farah from the class'));
+    expect(asked()).toEqual([
+      ['class.send_to_wait', { person: 'farah', place: 'main' }],
+      ['class.remove', { person: 'farah', place: 'main' }],
+    ]);
+  });
+
   it('of one’s own has what staff tell the class', async () => {
     const { asked } = joined();
     fireEvent.click(screen.getByTitle('Odalys Brandt'));
@@ -228,6 +242,55 @@ describe('a seat', () => {
   it('is opened by staff alone', () => {
     joined(FARAH);
     expect(screen.getByTitle('Jonas Whitlock').tagName).toBe('DIV');
+  });
+});
+
+describe('at the doors', () => {
+  const doors = (more: Partial<StaffView>) => {
+    const live = connection({ you: ODALYS, streams: { [STAFF]: staff(more) } });
+    const Those = () => <AtTheDoors sitting="s" staff={useStaff('s')!} open />;
+    render(<Those />, { wrapper: live.wrapper });
+    return live;
+  };
+  const row = (id: string, name: string, more = {}) => ({ id, name, role: 'student' as const, since: 1, ...more });
+
+  it('people are let in one by one, or all of them', () => {
+    const many = Array.from({ length: 27 }, (_, i) => row(`p${i}`, `Person ${i}`));
+    const { asked } = doors({ waiting: many });
+    fireEvent.click(screen.getAllByRole('button', { name: 'Let in' })[3]!);
+    fireEvent.click(button('Let all 27 in'));
+    const let_in = asked().map(([, input]) => (input as { people: string[] }).people.length);
+    expect(let_in).toEqual([1, 25, 2]);
+    expect(asked()[0]).toEqual(['class.let_in', { people: ['p3'] }]);
+  });
+
+  it('say who was sent back or removed, and how people come in', () => {
+    const { asked, tell } = doors({
+      waiting: [row('ruth', 'Ruth Tallis', { held: true })],
+      removed: [{ id: 'nils', name: 'Nils Aro', role: 'guest' }],
+    });
+    expect(screen.getByText('sent back to wait')).toBeTruthy();
+    fireEvent.click(button('Let back'));
+    fireEvent.click(button('Remove Ruth Tallis'));
+    fireEvent.click(screen.getByLabelText('Everyone comes straight in'));
+    expect(asked()).toEqual([
+      ['class.let_back', { person: 'nils' }],
+      ['class.remove', { person: 'ruth', place: 'waiting' }],
+      ['class.set_doors', { each: true }],
+    ]);
+    tell({ ...entry('doors_set', { each: true }), stream: STAFF } as unknown as Incoming);
+    expect(screen.getByText('Each comes in when let in')).toBeTruthy();
+  });
+
+  it('are told to who waits: whether the class is going on', () => {
+    const live = connection({ streams: { 'place/s.waiting': place({ begun: true, welcome: WELCOME }) } });
+    render(
+      <WaitingRoom doors={place({ begun: true, welcome: WELCOME, hosts: [{ id: 'o', name: 'Odalys Brandt' }] })} />,
+      {
+        wrapper: ({ children }) => <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>,
+      },
+    );
+    expect(screen.getByText(/The class is going on. Odalys Brandt lets you in./)).toBeTruthy();
   });
 });
 

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Sittings
+      # What somebody leaves behind who goes out of a place: their hand goes down, their signal with it, and the floor returns.
+      module PuttingDown
+        private
+
+        # @param person [String]
+        # @param place [String] id of the place, declared by the command
+        # @return [Array<Streams::Draft>]
+        def put_down(person, place)
+          stream = Streams::StreamName.place(sitting.id, place)
+          left = scene.of(stream)
+          [(entry('hand_lowered', { person: person }, on: stream) if left.hands.include?(person)),
+           (entry('signal_off', { people: [person] }, on: stream) if left.signals.key?(person)),
+           (entry('floor_back', on: stream) if left.floor&.fetch(:person) == person)]
+        end
+      end
+    end
+  end
+end
