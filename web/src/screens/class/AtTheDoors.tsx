@@ -37,6 +37,7 @@ export function AtTheDoors({ sitting, staff, open }: Props) {
             {open && <Button onClick={() => letIn([id])}>Let in</Button>}
             <Button
               aria-label={`Remove ${name}`}
+              sx={{ border: 'none', bgcolor: 'transparent', color: 'text.secondary' }}
               onClick={() => void live.do('class.remove', sittingStream(sitting), { person: id, place: 'waiting' })}
             >
               Remove
@@ -76,7 +77,7 @@ function Person({ name, hint, children }: { name: string; hint?: string; childre
         {name}
         {hint && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{hint}</Box>}
       </Box>
-      {children}
+      <Box sx={{ display: 'flex' }}>{children}</Box>
     </Box>
   );
 }

@@ -42,7 +42,11 @@ export function FloorLine({ sitting, place, room, you }: Props) {
     >
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <strong>{mine ? 'You have the floor.' : `${name} has the floor.`}</strong>
-        {mine && ' You may speak, draw and share, whatever the rules are.'}
+        {mine && (
+          <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
+            {' You may speak, draw and share, whatever the rules are.'}
+          </Box>
+        )}
       </Box>
       {until !== null && <Left until={until} />}
       {mine && <Button onClick={() => void live.do('class.take_floor', room, {})}>Give it back</Button>}

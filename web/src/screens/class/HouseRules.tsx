@@ -49,7 +49,8 @@ function Rule({ right, sitting, at, place }: Omit<Props, 'onClose'> & { right: R
   const people = useSurvey(sitting.id, at, place);
   const others = people
     .map(({ person, rights }) => ({ person, ...rights[right] }))
-    .filter(({ from }) => from === 'exception' || from === 'floor');
+    // Who may do anyway what the floor would let them, is none.
+    .filter(({ from }) => from === 'exception' || (from === 'floor' && !allowed));
   const name = (person: string) => firstName(sitting.seats.find(({ id }) => id === person)?.name ?? 'Somebody');
   return (
     <Box component="li" sx={{ display: 'flex', alignItems: 'center', py: 0.75, borderTop: 1, borderColor: 'divider' }}>

@@ -46,6 +46,7 @@ export function RunStrip({ timing, age, onStep }: Props) {
               sx={{
                 flex: `${lengthOf(stretch)} 1 0`,
                 minWidth: 0,
+                containerType: 'inline-size',
                 position: 'relative',
                 px: 1,
                 m: 0,
@@ -87,17 +88,20 @@ export function RunStrip({ timing, age, onStep }: Props) {
   );
 }
 
-/**
- * The number of a step, and its title where there is room for all of it: two letters of a name tell nobody anything. A title that does
- * not fit beside the number goes to a second line, which is out of sight.
- */
+/** About how wide (px) a letter of a title is at 13 px, in the bold of the present step. */
+const LETTER = 7.3;
+
+/** The title of a step where there is room for all of it, else its number: two letters of a name tell nobody anything. */
 function StretchTitle({ title, number }: { title: string; number: number }) {
+  const fits = `@container (min-width: ${Math.ceil(title.length * LETTER)}px)`;
   return (
-    <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: '6px', height: 32, overflow: 'hidden' }}>
-      <span>{number}</span>
-      <Box component="span" sx={{ flex: 'none', whiteSpace: 'nowrap' }}>
+    <>
+      <Box component="span" sx={{ display: 'none', [fits]: { display: 'inline' } }}>
         {title}
       </Box>
-    </Box>
+      <Box component="span" aria-label={title} sx={{ [fits]: { display: 'none' } }}>
+        {number}
+      </Box>
+    </>
   );
 }

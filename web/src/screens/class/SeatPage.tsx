@@ -26,6 +26,8 @@ interface Props {
 }
 
 const BRIEFLY = 120;
+/** As high from the beginning as it will be: what the server has to tell comes a moment later. */
+const TALL = 'min(630px, calc(100vh - 32px))';
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
 export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Props) {
@@ -36,7 +38,13 @@ export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Prop
       onClose={onClose}
       anchorOrigin={{ vertical: 'top', horizontal: 'left' }}
       transformOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': seat.name, sx: { width: 320, maxHeight: '80vh' } } }}
+      slotProps={{
+        paper: {
+          role: 'dialog',
+          'aria-label': seat.name,
+          sx: { width: 372, maxWidth: '100vw', height: isStaff(seat) ? 'auto' : TALL },
+        },
+      }}
     >
       <Box sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
         <Box>
@@ -132,11 +140,9 @@ function Rights({
           const { allowed, from } = row.rights[right];
           return (
             <Box key={right} sx={{ display: 'flex', alignItems: 'center', minHeight: 34 }}>
-              <Box sx={{ flex: 1, lineHeight: 1.2 }}>
-                {ownWords(right)}
-                <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-                  {allowed ? 'yes' : 'no'}: {DECIDED[from]}
-                </Box>
+              <Box sx={{ flex: 1 }}>{ownWords(right)}</Box>
+              <Box sx={{ flex: '0 0 140px', fontSize: 13, color: 'text.secondary' }}>
+                {allowed ? 'yes' : 'no'}: {DECIDED[from]}
               </Box>
               <Switch
                 size="small"
