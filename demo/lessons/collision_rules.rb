@@ -16,7 +16,7 @@ module Demo
         board: 'rules-slides', rules: WATCH, cues: [{ id: 'lights-look', kind: 'show', board: 'rules-lights', page: 'p1' }] },
       { id: 'crossing', title: 'Crossing', minutes: 35, shortest: 25, board: 'rules-crossing', rules: JOIN_IN,
         notes: 'Ask first, then draw. Farah and Jonas mixed up port last week. Show Sable Rock from the north.',
-        cues: [{ id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think' }, { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' }] },
+        cues: [{ id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think', until_done: true }, { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' }] },
       { id: 'fog', title: 'Fog drill', minutes: 28, shortest: 20, notes: 'Three groups. One sounds, the others say what she is.',
         board: 'rules-fog', cues: [{ id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
       { id: 'reports', title: 'Reports', minutes: 15, shortest: 10, notes: 'Two minutes for each group.', board: 'rules-fog' },

@@ -1,4 +1,6 @@
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
+import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import type { BoardRow, Cue } from '../api/shapes';
@@ -15,11 +17,23 @@ interface EditorProps {
 /** How each kind of cue is prepared. */
 export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode> = {
   timer: ({ cue, number, onChange }) => (
-    <Words
-      label={`Timer ${number}, minutes`}
-      value={String((cue.seconds ?? 0) / 60)}
-      onSave={(text) => onChange({ seconds: secondsOf(text) })}
-    />
+    <>
+      <Words
+        label={`Timer ${number}, minutes`}
+        value={String((cue.seconds ?? 0) / 60)}
+        onSave={(text) => onChange({ seconds: secondsOf(text) })}
+      />
+      <FormControlLabel
+        label="Ends when all are done"
+        control={
+          <Switch
+            size="small"
+            checked={cue.until_done ?? false}
+            onChange={(_, until_done) => onChange({ until_done })}
+          />
+        }
+      />
+    </>
   ),
   show: ({ cue, boards, onChange }) => (
     <TextField

@@ -17,7 +17,8 @@ export interface CueKind {
 export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
   timer: {
     adding: 'Start a timer',
-    name: ({ label, seconds = 0 }) => `${label ? `${label}: ` : ''}timer ${minutesAndSeconds(seconds * 1000)}`,
+    name: ({ label, seconds = 0, until_done }) =>
+      `${label ? `${label}: ` : ''}timer ${minutesAndSeconds(seconds * 1000)}${until_done ? ', or until all are done' : ''}`,
     fresh: () => ({ kind: 'timer', seconds: 300 }),
   },
   show: {

@@ -114,6 +114,10 @@ describe('a step', () => {
       write('Timer 1, minutes', text);
       expect(acts.onChange).toHaveBeenLastCalledWith({ cues: [{ id: 'c', kind: 'timer', seconds }] });
     }
+    fireEvent.click(screen.getByLabelText('Ends when all are done'));
+    expect(acts.onChange).toHaveBeenLastCalledWith({
+      cues: [{ id: 'c', kind: 'timer', seconds: 300, until_done: true }],
+    });
     fireEvent.click(button('Take out cue 1'));
     expect(acts.onChange).toHaveBeenLastCalledWith({ cues: [] });
   });
