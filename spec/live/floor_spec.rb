@@ -58,6 +58,32 @@ RSpec.describe 'The floor and signals of a class' do
     odalys.wait { |message| message['kind'] == 'signalled' && message['by'] == 'farah' }
   end
 
+  describe 'who has been heard, for staff' do
+    let(:address) { "/api/classes/#{made[:sitting]}/places/main/heard" }
+
+    it 'is counted from what each did since the doors opened' do
+      [odalys, farah, jonas]
+      3.times { |i| draw(farah, "s#{i}") }
+      farah.give('exchange.post', "exchange/#{made[:sitting]}.main", { id: 'p', text: 'Aye' })
+      jonas.do('class.raise_hand', room)
+      odalys.do('class.lend_floor', room)
+      odalys.give('exchange.post', "exchange/#{made[:sitting]}.main", { id: 'q', text: 'Go on' })
+      answer = VisitorClient.new(server, as: 'odalys').get(address).body
+      people = answer['people'].to_h { |row| [row['person'], row] }
+      expect(people.keys).to contain_exactly('farah', 'jonas')
+      expect(people['farah']).to include('posts' => 1, 'marks' => 3, 'hands' => 0)
+      expect(people['jonas']).to include('hands' => 1, 'floors' => 1, 'marks' => 0)
+      expect(people['farah']['last']).to be_within(20_000).of(Lessons::NOW.call)
+      expect(answer['gini']).to be_between(0, 1)
+    end
+
+    it 'is for staff alone' do
+      farah
+      expect(VisitorClient.new(server, as: 'farah').get(address).code).to eq('staff_only')
+      expect(VisitorClient.new(server, as: 'odalys').get(address.sub('main', 'attic')).code).to eq('no_such_place')
+    end
+  end
+
   describe 'who may do what, for staff' do
     let(:address) { "/api/classes/#{made[:sitting]}/places/main/rights" }
 

@@ -37,17 +37,6 @@ module Veranda
              recording: recording(row, lesson), shared: archive.recordings.shared?(id))
       end
 
-      # Who may do what in a place of a class, and why; of one `person`, or of everyone there.
-      get '/api/classes/:id/places/:place/rights' do |id, place|
-        staff!(archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]))
-        names = Core::Streams::StreamName
-        sitting = archive.log.state(names.sitting(id)).first
-        raise Core::Refusal.new(:no_such_place, 'There is no such room in this class.') unless sitting.place?(place)
-
-        state = archive.log.state(names.place(id, place)).first
-        json(people: Core::Rights::Survey.of(sitting, place, state, at: hub.clock.call, person: params['person']))
-      end
-
       # Who came into a lesson's classes by link, and the links that still let people in.
       get '/api/lessons/:id/guests' do |id|
         staff!(archive.lessons.fetch(id))

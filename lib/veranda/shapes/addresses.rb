@@ -34,6 +34,7 @@ module Veranda
         'DELETE /api/lessons/:id/guests/:person' => shape(:GuestFacts),
         'GET /api/classes/:id' => shape(:ClassFacts),
         'GET /api/classes/:id/places/:place/rights' => object({ people: list(shape(:SurveyRow)) }),
+        'GET /api/classes/:id/places/:place/heard' => object({ people: list(shape(:HeardRow)), gini: maybe(NUMBER) }),
         'GET /api/boards' => list(shape(:FoundBoard)),
         'PATCH /api/boards/:id' => shape(:BoardRow),
         'POST /api/boards/:id/visits' => NOTHING,

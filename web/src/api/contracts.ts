@@ -125,6 +125,10 @@ export interface Commands {
     path: number[];
   };
   'class.open': {};
+  'class.end': {};
+  'class.set_doors': {
+    each: boolean;
+  };
   'class.let_in': {
     people: string[];
     place?: string;
@@ -140,10 +144,6 @@ export interface Commands {
   'class.let_back': {
     person: string;
   };
-  'class.set_doors': {
-    each: boolean;
-  };
-  'class.end': {};
   'class.move': {
     step: string;
   };

@@ -578,6 +578,7 @@ export interface Shapes {
   Conflict: Conflict;
   News: News;
   ClassFacts: ClassFacts;
+  HeardRow: HeardRow;
   SurveyRow: SurveyRow;
   BoardRow: BoardRow;
   FoundBoard: FoundBoard;
@@ -796,8 +797,8 @@ export interface Seat {
   name: string;
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   place: string;
-  presence: 'here' | 'dropped' | 'left' | 'out';
   since: number;
+  presence: 'here' | 'dropped' | 'left' | 'out';
 }
 /**
  * What only the staff of a class know.
@@ -1380,6 +1381,19 @@ export interface ClassFacts {
   rehearsal: boolean;
   recording: 'none' | 'waiting' | 'ready';
   shared: boolean;
+}
+/**
+ * What one student did in a class so far; `spells` are half minutes in which they did anything.
+ */
+export interface HeardRow {
+  person: string;
+  last: number | null;
+  spells: number;
+  posts: number;
+  marks: number;
+  hands: number;
+  floors: number;
+  signals: number;
 }
 /**
  * What one student may do in a place, and what decides it.

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # What staff ask about a class under way that its streams do not say by themselves.
+    class Conducting < Resource
+      # Who may do what in a place, and what decides it; of one `person`, or of everyone there.
+      get '/api/classes/:id/places/:place/rights' do |id, place|
+        sitting = conducted(id, place)
+        state = archive.log.state(Core::Streams::StreamName.place(id, place)).first
+        json(people: Core::Rights::Survey.of(sitting, place, state, at: hub.clock.call, person: params['person']))
+      end
+
+      # Who has been heard since the doors opened, whoever was heard least first, and how evenly that is spread.
+      get '/api/classes/:id/places/:place/heard' do |id, place|
+        heard = Core::Insights::Heard.new(sitting = conducted(id, place), place, tallies(sitting, place))
+        json(people: heard.rows, gini: heard.gini)
+      end
+
+      private
+
+      def conducted(id, place)
+        staff!(archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]))
+        sitting = archive.log.state(Core::Streams::StreamName.sitting(id)).first
+        raise Core::Refusal.new(:no_such_place, 'There is no such room in this class.') unless sitting.place?(place)
+
+        sitting
+      end
+
+      def tallies(sitting, place)
+        names = Core::Streams::StreamName
+        boards = sitting.boards.map { |board| names.board(board[:id]) }
+        streams = [names.place(sitting.id, place), names.exchange(sitting.id, place), *boards]
+        kinds = Core::Insights::Heard::KINDS.keys
+        archive.log.tallies(streams, kinds, from: sitting.opened_at || 0, spell: Core::Insights::Heard::SPELL)
+      end
+    end
+  end
+end
