@@ -1,13 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { lazy, Suspense, useState } from 'react';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 import type { You } from '../../api/shapes';
 import { firstName, isStaff } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { SignalCount } from './SignalCount';
 import { useMySignal } from './useMySignal';
+
+const Heard = lazy(() => import('./Heard').then(({ Heard }) => ({ default: Heard })));
 
 interface Props {
   sitting: SittingState;
@@ -23,6 +27,8 @@ interface Props {
 export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
   const live = useLive();
   useMySignal(place, room, you);
+  const [asking, setAsking] = useState(false);
+  useShortcuts({ q: ['Who has not been heard', () => setAsking(true)] });
   const first = sitting.seats.find((seat) => seat.id === place.hands[0]);
   const name = first && firstName(first.name);
   const heard = first && (
@@ -46,17 +52,35 @@ export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
   );
   const signals = <SignalCount sitting={sitting} place={place} at={at} room={room} />;
   const signalled = place.signals.length > 0;
+  const quiet = (
+    <>
+      <Button title="Key: q" aria-label="Who has not been heard" onClick={() => setAsking(true)} sx={{ flex: 'none' }}>
+        Quiet
+      </Button>
+      {asking && (
+        <Suspense fallback={null}>
+          <Heard sitting={sitting} at={at} onClose={() => setAsking(false)} />
+        </Suspense>
+      )}
+    </>
+  );
   if (oneLine)
     return (
       <>
         {signals}
+        {quiet}
         {heard ?? <Box sx={{ fontSize: 14, whiteSpace: 'nowrap', alignSelf: 'center' }}>No hand is up</Box>}
       </>
     );
   return (
     <Box sx={{ width: 252, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
-      {signals}
-      {!signalled && <Box>{first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.'}</Box>}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+        <Box sx={{ flex: 1, minWidth: 0, display: 'grid' }}>
+          {signals}
+          {!signalled && (first ? `${count(place.hands.length, 'hand')} up` : 'No hand is up.')}
+        </Box>
+        {quiet}
+      </Box>
       {heard && <Box sx={{ display: 'flex', gap: 0.75 }}>{heard}</Box>}
     </Box>
   );

@@ -14,10 +14,11 @@ import { HouseRules } from './HouseRules';
 import { Teaching } from './Teaching';
 import { WaitingRoom } from './WaitingRoom';
 
-const survey = vi.hoisted(() => ({ people: [] as SurveyRow[], asked: [] as string[] }));
+const survey = vi.hoisted(() => ({ people: [] as SurveyRow[], asked: [] as string[], heard: {} as object }));
 vi.mock('../../api/http', async (original) => ({
   ...(await original<object>()),
   get: (path: string) => {
+    if (path.endsWith('/heard')) return Promise.resolve(survey.heard);
     if (!path.includes('/rights')) return new Promise(() => {});
     survey.asked.push(path);
     return Promise.resolve({ people: survey.people });
@@ -174,6 +175,48 @@ describe('what is said to who listens', () => {
     expect(said()).toBe('Farah Lindqvist raised a hand');
     tell(entry('shown', { board: 'b1', page: 'p1' }));
     expect(said()).toBe('Farah Lindqvist raised a hand');
+  });
+});
+
+describe('who has not been heard', () => {
+  const row = (person: string, more = {}) => ({
+    person,
+    last: null,
+    spells: 0,
+    posts: 0,
+    marks: 0,
+    hands: 0,
+    floors: 0,
+    signals: 0,
+    ...more,
+  });
+
+  it('is told by one key, whoever was heard least first, and is lent the floor from there', async () => {
+    const farah = row('farah', { last: Date.now() - 185_000, spells: 2, posts: 1, marks: 12, floors: 2 });
+    survey.heard = { people: [row('jonas'), farah], gini: 0.62 };
+    const { asked } = joined();
+    press('q');
+    const told = await screen.findByRole('dialog', { name: 'Who has not been heard' });
+    const items = (await within(told).findAllByRole('listitem')).map(({ textContent }) => textContent);
+    expect(items).toEqual([
+      'Jonas Whitlocknothing yetLend the floor',
+      'Farah Lindqvist3 min ago · 1 post, 12 marks, 2 times with the floorLend the floor',
+    ]);
+    expect(told.textContent).toContain('A few do most of what is done (0.62,');
+    fireEvent.click(button('Lend Jonas the floor'));
+    expect(asked()).toEqual([['class.lend_floor', { person: 'jonas' }]]);
+  });
+
+  it('is nothing where nobody did anything', async () => {
+    survey.heard = { people: [row('jonas')], gini: null };
+    joined();
+    fireEvent.click(button('Who has not been heard'));
+    expect(await screen.findByText('Nobody has done anything that counts yet.')).toBeTruthy();
+  });
+
+  it('is no student’s to ask', () => {
+    joined(FARAH);
+    expect(screen.queryByRole('button', { name: 'Who has not been heard' })).toBeNull();
   });
 });
 
