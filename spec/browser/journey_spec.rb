@@ -122,9 +122,10 @@ RSpec.describe 'One class, end to end', type: :journey do
 
     select_and_change
     lend_and_take_the_pen
+    lend_the_floor
 
     farah.click_button('Raise my hand')
-    expect(odalys).to have_text('1 hand up')
+    expect(odalys).to have_button('Oona was heard')
     odalys.click_button('Oona was heard')
     expect(farah).to have_button('Raise my hand')
   end
@@ -145,10 +146,38 @@ RSpec.describe 'One class, end to end', type: :journey do
     expect(farah).to have_text('Students may not draw on this board just now.')
     expect(farah).to have_no_button('Text')
     odalys.find('button[title="Oona Teague"]').click
-    odalys.find('[role=menuitem]', text: 'Let Oona draw')
+    may_draw = odalys.find('[aria-label="Draw: Oona Teague"]', visible: :all)
+    expect(odalys).to have_text('no: rule for all')
     settle(odalys)
-    odalys.find('[role=menuitem]', text: 'Let Oona draw').click
+    expect_accessible(odalys)
+    may_draw.click
+    expect(odalys).to have_text('yes: an exception')
     expect(farah).to have_button('Text')
+    odalys.send_keys(:escape)
+    expect(odalys).to have_no_css('[role=dialog]')
+  end
+
+  # By keyboard alone: the floor to the next hand and back; a signal that is counted and cleared at the next step.
+  def lend_the_floor
+    odalys.find('[aria-label="All may draw"]', visible: :all).click
+    odalys.find('[aria-label="All may draw"]', visible: :all).click
+    expect(farah).to have_no_button('Text')
+    keys(farah, 'h')
+    expect(odalys).to have_text('1 hand up')
+    keys(odalys, 'f')
+    expect(farah).to have_text('You have the floor.')
+    expect(farah).to have_button('Text')
+    expect_accessible(farah)
+    keys(farah, 'd')
+    expect(odalys).to have_button('1 of 1 done')
+    keys(odalys, 'q')
+    expect(odalys.find('[role=dialog]')).to have_text('Oona Teague')
+    settle(odalys)
+    expect_accessible(odalys)
+    odalys.click_button('Put away')
+    farah.click_button('Give it back')
+    expect(odalys).to have_no_text('has the floor')
+    expect(farah).to have_no_button('Text')
   end
 
   # The recording shows the class stroke by stroke, and a link to it works signed out until taken back.

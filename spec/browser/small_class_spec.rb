@@ -53,6 +53,13 @@ RSpec.describe 'A class on small screens', type: :journey do
     choose(farah, 'Text', 'Select')
     expect(odalys).to have_css('[data-kind=text]', text: 'From a phone')
 
+    farah.click_button('Signal')
+    farah.find('[role=menuitem]', text: 'Done')
+    settle(farah)
+    expect_accessible(farah)
+    farah.find('[role=menuitem]', text: 'Done').click
+    expect(odalys).to have_button('1 of 1 done')
+
     farah.click_button('Raise my hand')
     odalys.click_button('Farah was heard')
     expect(farah).to have_button('Raise my hand')

@@ -18,8 +18,12 @@ export function nameOf(event: KeyboardEvent): string {
   return `${control}${alt}${control && event.shiftKey ? 'Shift+' : ''}${key}`;
 }
 
+/** Fields that take no letters: a switch keeps the focus after it was pressed, and keys go on. */
+const NO_LETTERS = 'input:is([type=checkbox], [type=radio], [type=button], [type=range])';
+
 export const isWriting = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !target.matches(NO_LETTERS)));
 
 /** @returns whether a key belongs to the screen, and not to what has the focus, is open, or is being written */
 export function forTheScreen(event: KeyboardEvent): boolean {

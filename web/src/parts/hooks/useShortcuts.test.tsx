@@ -56,6 +56,20 @@ describe('keys of a page', () => {
     expect(acts.play).toHaveBeenCalledTimes(1);
   });
 
+  it('go on after a switch was pressed, which keeps the focus and takes no letters', () => {
+    render(
+      <>
+        <Page />
+        <input type="checkbox" aria-label="All may draw" />
+        <input type="number" aria-label="Minutes" />
+      </>,
+    );
+    press(']', {}, screen.getByLabelText('All may draw'));
+    expect(acts.next).toHaveBeenCalledTimes(1);
+    press(']', {}, screen.getByLabelText('Minutes'));
+    expect(acts.next).toHaveBeenCalledTimes(1);
+  });
+
   it('knows Alt+1 by its place on the keyboard', () => {
     render(<Page />);
     press('¡', { altKey: true, code: 'Digit1' });

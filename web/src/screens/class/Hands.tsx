@@ -54,7 +54,7 @@ export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
   const signalled = place.signals.length > 0;
   const quiet = (
     <>
-      <Button title="Key: q" aria-label="Who has not been heard" onClick={() => setAsking(true)} sx={{ flex: 'none' }}>
+      <Button title="Who has not been heard, key: q" onClick={() => setAsking(true)} sx={{ flex: 'none' }}>
         Quiet
       </Button>
       {asking && (

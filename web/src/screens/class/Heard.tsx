@@ -54,13 +54,12 @@ export function Heard({ sitting, at, onClose }: Props) {
                 </Box>
               </Box>
               <Button
-                aria-label={`Lend ${firstName(name(row.person))} the floor`}
                 onClick={() => {
                   onClose();
                   void live.do('class.lend_floor', placeStream(sitting.id, at), { person: row.person });
                 }}
               >
-                Lend the floor
+                Lend {firstName(name(row.person))} the floor
               </Button>
             </Box>
           ))}

@@ -199,8 +199,8 @@ describe('who has not been heard', () => {
     const told = await screen.findByRole('dialog', { name: 'Who has not been heard' });
     const items = (await within(told).findAllByRole('listitem')).map(({ textContent }) => textContent);
     expect(items).toEqual([
-      'Jonas Whitlocknothing yetLend the floor',
-      'Farah Lindqvist3 min ago · 1 post, 12 marks, 2 times with the floorLend the floor',
+      'Jonas Whitlocknothing yetLend Jonas the floor',
+      'Farah Lindqvist3 min ago · 1 post, 12 marks, 2 times with the floorLend Farah the floor',
     ]);
     expect(told.textContent).toContain('A few do most of what is done (0.62,');
     fireEvent.click(button('Lend Jonas the floor'));
@@ -210,13 +210,13 @@ describe('who has not been heard', () => {
   it('is nothing where nobody did anything', async () => {
     survey.heard = { people: [row('jonas')], gini: null };
     joined();
-    fireEvent.click(button('Who has not been heard'));
+    fireEvent.click(button('Quiet'));
     expect(await screen.findByText('Nobody has done anything that counts yet.')).toBeTruthy();
   });
 
   it('is no student’s to ask', () => {
     joined(FARAH);
-    expect(screen.queryByRole('button', { name: 'Who has not been heard' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Quiet' })).toBeNull();
   });
 });
 
