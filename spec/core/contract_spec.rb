@@ -69,5 +69,6 @@ RSpec.describe Core::Commands do
   it 'knows commands by name, and refuses any other' do
     expect(described_class.fetch('board.put')).to be(Core::Boards::PutMarks)
     expect { described_class.fetch('board.nothing') }.to refusing(:unknown_command)
+    expect { Class.new(Core::Command).new({}, nil).decide }.to raise_error(NotImplementedError)
   end
 end

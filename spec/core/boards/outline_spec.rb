@@ -33,7 +33,7 @@ RSpec.describe Core::Boards::StrokeOutline do
     rng = Random.new(seed)
     x, y = rng.rand * 9, rng.rand * 9
     points = Array.new([1, 2, 3, 4, 7, 30][seed % 6]) do
-      hop = [0, 0, 0.3, 1, 2, 5, 14][rng.rand(7)]
+      hop = [0, 0, 0.3, 1, 2, 5, 14, 160][rng.rand(8)]
       x += hop * (rng.rand - 0.5)
       y += hop * (rng.rand - 0.3)
       [x, y, *[rng.rand.round(2)][0, rng.rand(5).clamp(0, 1)]]

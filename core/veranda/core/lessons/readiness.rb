@@ -60,7 +60,7 @@ module Veranda
         # What a step or cue would put on show must be for everyone.
         def unseen_boards(lesson, names, staff_only)
           lesson[:steps].flat_map do |step|
-            shown = [step[:board], *(step[:cues] || []).map { |cue| cue[:board] }].compact.uniq & staff_only
+            shown = [step[:board], *(step[:cues] || []).map { |cue| cue[:board] }] & staff_only
             shown.map do |board|
               finding(:staff_board, "“#{step[:title]}” would show “#{names[board]}”, which is for staff.", step: step[:id], board: board)
             end

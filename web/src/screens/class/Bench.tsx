@@ -1,15 +1,18 @@
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { PASSING_SIGNALS } from '../../api/contracts';
 import { useServerNow } from '../../live/hooks';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import type { Seat, You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import { present, type SittingState } from '../../live/sitting';
 import { MAIN, partOf, sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
-import { SeatView } from './SeatView';
+import { SeatView, type SeatSize } from './SeatView';
 import { Slats } from '../../parts/frame/Slats';
 
+const FindPerson = lazy(() => import('./FindPerson').then(({ FindPerson }) => ({ default: FindPerson })));
 // Only staff open one.
 const SeatPage = lazy(() => import('./SeatPage').then(({ SeatPage }) => ({ default: SeatPage })));
 
@@ -19,6 +22,20 @@ export interface Group {
   /** Said above them; none where there is but one group. */
   name: string | null;
   seats: Seat[];
+}
+
+/**
+ * `line`, where there is little room: people in one line, and what concerns oneself below it. `few`: up to three people in a narrow line, so
+ * that nobody looks at an empty hall. `many`: rows of small seats, as over 24 do not fit.
+ */
+export type BenchForm = 'plain' | 'line' | 'few' | 'many';
+
+const FEW = 3;
+const MANY = 24;
+
+export function formOf(wide: boolean, people: number): BenchForm {
+  if (!wide) return 'line';
+  return people <= FEW ? 'few' : people > MANY ? 'many' : 'plain';
 }
 
 /** @returns everyone in a place, as one group */
@@ -34,8 +51,8 @@ interface Props {
   /** Stream of the place. */
   room: string;
   you: You;
-  /** Where there is little room: people in one line, and what concerns oneself below it. */
-  oneLine?: boolean;
+  /** How it lies, see {@link formOf}. */
+  form?: BenchForm;
   children: ReactNode;
 }
 
@@ -49,9 +66,20 @@ function inOrder(sitting: SittingState, hands: string[]): Seat[] {
   return present(sitting).sort((one, other) => rank(one) - rank(other) || one.name.localeCompare(other.name));
 }
 
+const LIES: Record<BenchForm, object> = {
+  line: {},
+  few: { height: 60, display: 'flex' },
+  plain: { height: 104, display: 'flex' },
+  many: { height: 112, display: 'flex' },
+};
+const SIZES: Record<BenchForm, SeatSize> = { line: 'small', few: 'named', plain: 'large', many: 'small' };
+
 /** The row of people present, and at its right what concerns oneself. */
-export function Bench({ groups, pictureOf, place, room, you, oneLine = false, children }: Props) {
-  const now = useServerNow(5_000);
+export function Bench({ groups, pictureOf, place, room, you, form = 'plain', children }: Props) {
+  // Time matters to those signals alone that pass.
+  const passing = place.signals.some(({ signal }) => signal in PASSING_SIGNALS);
+  const now = useServerNow(passing ? 5_000 : 3_600_000);
+  const [finding, setFinding] = useState(false);
   const [open, setOpen] = useState<{ person: string; anchor: HTMLElement } | null>(null);
   const opened = open && groups.flatMap(({ seats }) => seats).find(({ id }) => id === open.person);
   const signals = seen(place.signals, now);
@@ -65,24 +93,37 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
     const own = exception(seat);
     return own ? (own.allow ? 'may draw' : 'no pen') : null;
   };
+  const find = (person: string) => {
+    const anchor = document.querySelector<HTMLElement>(`[data-testid="seat-${person}"]`);
+    anchor?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    setFinding(false);
+    if (anchor) setOpen({ person, anchor });
+  };
+  useShortcuts(you.staff ? { g: ['Go to a person', () => setFinding(true)] } : {});
+  const oneLine = form === 'line';
+  const row = {
+    flexWrap: form === 'many' ? 'wrap' : 'nowrap',
+    display: 'flex',
+    gap: 0.5,
+    alignItems: 'center',
+  } as const;
   return (
     <Box component="section" aria-label="Bench" sx={{ flex: 'none' }}>
       <Slats />
-      <Box sx={oneLine ? { pb: 'env(safe-area-inset-bottom)' } : { height: 104, display: 'flex' }}>
+      <Box sx={{ ...LIES[form], ...(oneLine && { pb: 'env(safe-area-inset-bottom)' }) }}>
         <Box
           tabIndex={0}
           role="group"
           aria-label={count(people, 'person', 'people')}
           sx={{
+            ...row,
             flex: 1,
             minWidth: 0,
-            display: 'flex',
-            gap: 0.5,
-            alignItems: 'center',
-            overflowX: 'auto',
+            overflowX: form === 'many' ? 'hidden' : 'auto',
+            overflowY: form === 'many' ? 'auto' : 'hidden',
             px: 1,
             pt: oneLine ? 0.75 : 1,
-            pb: oneLine ? 0.75 : 0,
+            pb: form === 'plain' ? 0 : 0.75,
           }}
         >
           {groups.map(({ id, name, seats }) => (
@@ -90,14 +131,14 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
               key={id}
               role="group"
               aria-label={name ?? 'Everyone'}
-              sx={{ display: 'flex', gap: 0.5, alignItems: 'center', flex: 'none' }}
+              sx={{ ...row, flex: form === 'many' ? '1 1 auto' : 'none' }}
             >
               {name && <Box sx={{ fontSize: 13, color: 'text.secondary', px: 0.5 }}>{name}</Box>}
               {seats.map((seat) => (
                 <SeatView
                   key={seat.id}
                   seat={seat}
-                  small={oneLine}
+                  size={SIZES[form]}
                   picture={pictureOf?.(seat)}
                   me={seat.id === you.id}
                   hand={place.hands.indexOf(seat.id) + 1}
@@ -117,7 +158,8 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
             px: oneLine ? 1 : 1.75,
             py: oneLine ? 0.75 : 0,
             display: 'flex',
-            flexDirection: oneLine ? 'row' : 'column',
+            flexDirection: oneLine || form === 'few' ? 'row' : 'column',
+            alignItems: form === 'few' ? 'center' : 'stretch',
             justifyContent: oneLine ? 'space-between' : 'center',
             gap: 1,
           }}
@@ -125,6 +167,11 @@ export function Bench({ groups, pictureOf, place, room, you, oneLine = false, ch
           {children}
         </Box>
       </Box>
+      {finding && (
+        <Suspense fallback={null}>
+          <FindPerson seats={groups.flatMap(({ seats }) => seats)} onFound={find} onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
       {opened && (
         <Suspense fallback={null}>
           <SeatPage

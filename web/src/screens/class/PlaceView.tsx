@@ -14,7 +14,7 @@ import { FromBelow } from '../../parts/frame/FromBelow';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
 import { ShelfContext } from '../../shelf/ShelfContext';
-import { Bench, together } from './Bench';
+import { Bench, formOf, together } from './Bench';
 import { FloorLine } from './FloorLine';
 import { Hands } from './Hands';
 import { Tell } from './Tell';
@@ -57,6 +57,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
     </Fallible>
   );
   const groups = useMemo(() => together(sitting, place.hands), [sitting, place.hands]);
+  const form = formOf(
+    wide,
+    groups.reduce((sum, { seats }) => sum + seats.length, 0),
+  );
+  const oneLine = form === 'line' || form === 'few';
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
@@ -83,7 +88,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
         )}
       </Box>
-      <Bench groups={groups} place={place} room={room} you={you} oneLine={!wide}>
+      <Bench groups={groups} place={place} room={room} you={you} form={form}>
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
             Sheet
@@ -94,8 +99,8 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             Exchange{unread > 0 && `, ${unread} new`}
           </Button>
         )}
-        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} you={you} oneLine={!wide} />}
-        {!you.staff && <Tell place={place} room={room} you={you} oneLine={!wide} onHand={onHand} />}
+        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} you={you} oneLine={oneLine} />}
+        {!you.staff && <Tell place={place} room={room} you={you} form={form} onHand={onHand} />}
       </Bench>
       <Announcer sitting={sitting} place={place} you={you} />
     </>

@@ -4,13 +4,15 @@ import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Seat } from '../../api/shapes';
 import { firstName, initials, washOf } from '../../parts/words/people';
 
+/** `large` with the name below; `small` with initials alone; `named` the same with the name beside. */
+export type SeatSize = 'large' | 'small' | 'named';
+
 interface Props {
   seat: Seat;
   me: boolean;
   /** In place of the initials. Its element stays the same wherever the seat goes. */
   picture?: ReactNode;
-  /** With initials alone, for a bench of one line. */
-  small: boolean;
+  size: SeatSize;
   /** Place in the queue of hands, from 1; 0 without. */
   hand: number;
   /** A short word under the name, such as a signal or an own right. */
@@ -21,7 +23,9 @@ interface Props {
 }
 
 /** One person on the bench. */
-export function SeatView({ seat, me, picture, small, hand, word, floor = false, onOpen }: Props) {
+export function SeatView({ seat, me, picture, size, hand, word, floor = false, onOpen }: Props) {
+  const small = size !== 'large';
+  const named = size === 'named';
   const away = seat.presence === 'dropped';
   const words = away ? 'reconnecting' : word;
   return (
@@ -33,7 +37,8 @@ export function SeatView({ seat, me, picture, small, hand, word, floor = false, 
       sx={{
         position: 'relative',
         flex: 'none',
-        width: small ? 46 : 72,
+        width: named ? 'auto' : small ? 46 : 72,
+        ...(named && { display: 'flex', alignItems: 'center', gap: 0.75, pr: 1.5 }),
         p: 0,
         border: 'none',
         background: 'none',
@@ -114,16 +119,18 @@ export function SeatView({ seat, me, picture, small, hand, word, floor = false, 
       </Box>
       <Box
         sx={
-          small
-            ? visuallyHidden
-            : {
-                mt: 0.9,
-                fontSize: 13,
-                lineHeight: 1.2,
-                overflow: 'hidden',
-                textOverflow: 'ellipsis',
-                whiteSpace: 'nowrap',
-              }
+          named
+            ? { textAlign: 'left' }
+            : small
+              ? visuallyHidden
+              : {
+                  mt: 0.9,
+                  fontSize: 13,
+                  lineHeight: 1.2,
+                  overflow: 'hidden',
+                  textOverflow: 'ellipsis',
+                  whiteSpace: 'nowrap',
+                }
         }
       >
         {firstName(seat.name)}

@@ -6,6 +6,7 @@ import type { You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import { MenuWord } from '../../parts/fields/MenuWord';
 import { signalKey, signalWord } from '../../parts/words/signals';
+import type { BenchForm } from './Bench';
 import { useMySignal } from './useMySignal';
 
 interface Props {
@@ -13,15 +14,15 @@ interface Props {
   /** Stream of the place. */
   room: string;
   you: You;
-  /** Where there is little room signals are behind one word. */
-  oneLine: boolean;
+  /** Of the bench: in one line signals are behind one word. */
+  form: BenchForm;
   onHand: () => void;
 }
 
 const upper = (word: string) => word[0]!.toUpperCase() + word.slice(1);
 
 /** What a student tells with one tap: a hand, and signals. */
-export function Tell({ place, room, you, oneLine, onHand }: Props) {
+export function Tell({ place, room, you, form, onHand }: Props) {
   const { mine, give, kinds } = useMySignal(place, room, you);
   const up = place.hands.includes(you.id);
   const hand = (
@@ -29,7 +30,7 @@ export function Tell({ place, room, you, oneLine, onHand }: Props) {
       {up ? 'Take it down' : 'Raise my hand'}
     </Word>
   );
-  if (oneLine)
+  if (form === 'line')
     return (
       <Box sx={{ display: 'flex', gap: 1 }}>
         {hand}
@@ -48,7 +49,12 @@ export function Tell({ place, room, you, oneLine, onHand }: Props) {
     <Box
       role="group"
       aria-label="Hand and signals"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, minmax(70px, auto))', gap: 0.5, alignContent: 'center' }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: form === 'few' ? 'repeat(8, auto)' : 'repeat(4, minmax(70px, auto))',
+        gap: 0.5,
+        alignContent: 'center',
+      }}
     >
       {hand}
       {kinds.map((kind) => (

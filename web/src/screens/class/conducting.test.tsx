@@ -7,9 +7,10 @@ import { RULES } from '../../api/contracts';
 import type { Incoming, PlaceView, StaffView, SurveyRow } from '../../api/shapes';
 import { usePlace, useSitting, useStaff } from '../../live/hooks';
 import { ALL } from '../../parts/words/rights';
-import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff } from '../../testing/classes';
+import { classFacts, EXCHANGE, PLACE, place, seat, SITTING, sitting, STAFF, staff } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
 import { AtTheDoors } from './AtTheDoors';
+import { formOf } from './Bench';
 import { HouseRules } from './HouseRules';
 import { Teaching } from './Teaching';
 import { WaitingRoom } from './WaitingRoom';
@@ -40,13 +41,14 @@ beforeEach(() => {
   survey.asked = [];
 });
 
-const joined = (you = ODALYS, facts: Partial<PlaceView> = {}) => {
+const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<string, unknown> = {}) => {
   const streams = {
     [SITTING]: sitting(),
     [PLACE]: place(facts),
     [EXCHANGE]: { posts: [] },
     [`own/s.${you.id}`]: { place: 'main' },
     ...(you.staff && { [STAFF]: staff() }),
+    ...more,
   };
   const live = connection({ you, streams });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
@@ -83,7 +85,7 @@ describe('the floor', () => {
     expect(screen.queryByLabelText('The floor')).toBeNull();
     tell(entry('floor_lent', { person: 'farah', until: Date.now() + 60_000 }));
     expect(screen.getByLabelText('The floor').textContent).toMatch(/^Farah has the floor\.(1:00|0:59) left/);
-    expect(within(screen.getByTestId('seat-farah')).getByText('floor')).toBeTruthy();
+    expect(screen.getByTestId('seat-farah').textContent).toContain('Farah, floor');
     fireEvent.click(button('Take the floor back'));
     expect(asked()).toEqual([['class.take_floor', {}]]);
     tell(entry('floor_back', {}));
@@ -141,8 +143,51 @@ describe('signals', () => {
         { person: 'odalys', signal: 'clap', at: Date.now() - 60_000 },
       ],
     });
-    expect(within(screen.getByTestId('seat-jonas')).getByText('back soon')).toBeTruthy();
-    expect(within(screen.getByTestId('seat-odalys')).queryByText('clap')).toBeNull();
+    expect(screen.getByTestId('seat-jonas').textContent).toContain('Jonas, back soon');
+    expect(screen.getByTestId('seat-odalys').textContent).not.toContain('clap');
+  });
+});
+
+describe('the bench', () => {
+  const people = (number: number) =>
+    Array.from({ length: number }, (_, i) => seat(`p${i}`, `Person ${String(i).padStart(3, '0')}`));
+  const full = (number: number, facts: Partial<PlaceView> = {}) => {
+    const seats = [seat('odalys', 'Odalys Brandt', { role: 'instructor' }), ...people(number)];
+    return joined(ODALYS, facts, { [SITTING]: sitting({ seats }) });
+  };
+  const order = () => screen.getAllByTestId(/^seat-/).map((one) => one.dataset.testid!.slice(5));
+
+  it('lies by how many there are', () => {
+    expect([1, 3, 4, 24, 25, 300].map((number) => formOf(true, number))).toEqual([
+      'few',
+      'few',
+      'plain',
+      'plain',
+      'many',
+      'many',
+    ]);
+    expect([1, 300].map((number) => formOf(false, number))).toEqual(['line', 'line']);
+  });
+
+  it('keeps hands first among three hundred', () => {
+    full(300, { hands: ['p299', 'p7'] });
+    expect(order().slice(0, 3)).toEqual(['p299', 'p7', 'odalys']);
+    expect(order()).toHaveLength(301);
+  });
+
+  it('finds a person by part of the name, and opens their seat', async () => {
+    full(60);
+    press('g');
+    const field = await screen.findByLabelText('Name, or part of it');
+    expect(screen.getByText('And 49 more.')).toBeTruthy();
+    fireEvent.change(field, { target: { value: 'ON 04' } });
+    expect(screen.getAllByRole('listitem')).toHaveLength(10);
+    fireEvent.change(field, { target: { value: 'zz' } });
+    expect(screen.getByText('Nobody here is called that.')).toBeTruthy();
+    fireEvent.keyDown(field, { key: 'Enter' });
+    fireEvent.change(field, { target: { value: 'person 042' } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+    expect(await screen.findByRole('dialog', { name: 'Person 042' })).toBeTruthy();
   });
 });
 

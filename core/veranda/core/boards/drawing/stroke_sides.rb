@@ -22,7 +22,6 @@ module Veranda
           @left, @right = [], []
           @before = points.first.vector
           @last_left = @last_right = [points.first.x, points.first.y]
-          @turned = false
         end
 
         # @return [Array(Array, Array, Float)] left edge, right edge, and the half width at the end
