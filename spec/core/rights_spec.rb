@@ -31,6 +31,20 @@ RSpec.describe 'Rights' do
     expect(from.call(:props, :farah)).to eq([false, :rule])
   end
 
+  it 'tells staff of every student in a place, or of one, what they may do and what decides it' do
+    track = sitting
+    track.do(odalys, 'class.lend_floor', { person: 'farah' })
+    track.do(odalys, 'class.rule', { right: 'draw', allow: false })
+    survey = ->(here, **one) { Core::Rights::Survey.of(track.state, here, track.place, at: track.clock, **one).to_h { |row| row.values_at(:person, :rights) } }
+    expect(survey.call('main').transform_values { |rights| rights[:draw] })
+      .to eq('farah' => { allowed: true, from: :floor }, 'jonas' => { allowed: false, from: :rule })
+    expect(survey.call('main')['jonas'].keys).to eq(Core::Rights::RIGHTS.keys)
+    expect(survey.call('main', person: 'jonas').keys).to eq(['jonas'])
+    expect(survey.call('annex')).to be_empty
+    track.do(person(:jonas), 'class.leave', { place: 'main' })
+    expect(survey.call('main').keys).to eq(['farah'])
+  end
+
   it 'tells nobody but staff what decided' do
     expect(Core::Rights::Answer.yes(:floor).to_h).to eq(allowed: true, code: :floor, says: nil)
   end

@@ -14,7 +14,7 @@ module Veranda
 
         def decide
           may! :draw
-          strokes = input[:ids].uniq.map { |id| mark!(id) }.select { |mark| mark[:kind] == 'stroke' }
+          strokes = input[:ids].map { |id| mark!(id) }.select { |mark| mark[:kind] == 'stroke' }
           strokes.each { |mark| changeable!(mark) }
           guesses = strokes.to_h { |mark| [mark, Straighten.call(mark[:points])] }.compact
           raise Refusal.new(:not_a_shape, 'This looks like no line, arrow, box or ellipse. It stays as you drew it.') if guesses.empty?
