@@ -1,5 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { MESSAGE_LIMIT } from '../api/contracts';
 import { connection } from '../testing/live';
 import { boardView, mark } from '../testing/boards';
 import type { Glimpse } from '../api/shapes';
@@ -32,6 +33,18 @@ describe('what is asked of a board', () => {
       ['board.straighten', 50],
       ['board.straighten', 20],
     ]);
+  });
+
+  it('fits large selections into messages, by their number and by their size', () => {
+    const { commands, asked } = asking();
+    void commands.change(ids(700).map((id) => ({ id, set: { x: 1 } })));
+    // 150 strokes of 40 points, resized, are more than one message takes.
+    const points = Array.from({ length: 80 }, (_, i) => 1234.5 + i);
+    void commands.change(ids(150).map((id) => ({ id, set: { points } })));
+    const sent = asked().map(([, input]) => (input as { changes: unknown[] }).changes);
+    expect(sent.slice(0, 2).map(({ length }) => length)).toEqual([500, 200]);
+    expect(sent.slice(2).flat()).toHaveLength(150);
+    for (const changes of sent) expect(JSON.stringify(changes).length).toBeLessThan(MESSAGE_LIMIT);
   });
 
   it('tells what became of all of it', async () => {

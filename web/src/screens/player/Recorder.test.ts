@@ -147,6 +147,20 @@ describe('Recorder', () => {
     expect(recorder.trouble).toBeNull();
   });
 
+  it('fetches nothing twice when a journey that was given up comes to its end', async () => {
+    recorder.setSpeed(3);
+    server.slow = 2_000;
+    recorder.toggle();
+    await pass(100); // at this speed the next lot is fetched at once
+    server.slow = 0;
+    recorder.seek(11_000);
+    await pass(10);
+    server.slow = 10_000;
+    await pass(5_000);
+    server.asked = server.asked.filter((path) => path.includes('from=131000'));
+    expect(server.asked).toHaveLength(1);
+  });
+
   it('says what is wrong, and nothing of journeys that were given up', async () => {
     server.fails = true;
     await arriveAt(50_000);
