@@ -45,6 +45,16 @@ RSpec.describe 'Rights' do
     expect(survey.call('main').keys).to eq(['farah'])
   end
 
+  it 'lets through the lesson’s door, while the class goes on, those who are in it and nobody who waits, was sent out or never came' do
+    track = sitting
+    by_lesson = ->(who) { Core::Rights::Ask.call(:draw, by: person(who), sitting: track.state, place: track.place, outside: 'work').then { |answer| [answer.allowed, answer.code] } }
+    expect([by_lesson.call(:farah), by_lesson.call(:oona)]).to eq([[true, :rule], [false, :class_going_on]])
+    track.do(odalys, 'class.remove', { person: 'farah', place: 'main' })
+    expect(by_lesson.call(:farah)).to eq([false, :class_going_on])
+    expect(by_lesson.call(:odalys)).to eq([true, :staff])
+    track.do(odalys, 'class.end')
+  end
+
   it 'tells nobody but staff what decided' do
     expect(Core::Rights::Answer.yes(:floor).to_h).to eq(allowed: true, code: :floor, says: nil)
   end

@@ -64,7 +64,7 @@ RSpec.describe 'A class over real sockets' do
     odalys, farah = %w[odalys farah].map { |who| Wire.join(server, who, { sitting: ruled[:sitting] }) }
     odalys.do('class.move', "sitting/#{ruled[:sitting]}", step: 'two')
     told = farah.wait_for('rights')['rights'].fetch("place/#{ruled[:sitting]}.main")
-    expect(told.transform_values { |right| right['allowed'] }).to eq('draw' => false, 'post' => true, 'props' => false, 'arrange' => false)
+    expect(told.transform_values { |right| right['allowed'] }).to include('draw' => false, 'post' => true, 'props' => false, 'arrange' => false)
   end
 
   it 'takes rights away at once, says why, and sends no glimpse of those who may not draw' do

@@ -188,6 +188,8 @@ RSpec.describe 'Someone who means harm, in a class' do
   it 'is bound by the rules of the class through the lesson’s door too, while it goes on' do
     ARCHIVE.lessons.update_board(made[:board], outside: 'work')
     outside = Wire.join(server, 'jonas', { lesson: made[:lesson] })
+    expect(outside.do('board.put', board, marks: [stroke('o0')])).to include('code' => 'class_going_on')
+    join('jonas')
     expect(outside.do('board.put', board, marks: [stroke('o1')])).to include('t' => 'done')
     odalys.do('class.rule', room, right: 'draw', allow: false)
     expect(outside.do('board.put', board, marks: [stroke('o2')])).to include('code' => 'may_not_draw')

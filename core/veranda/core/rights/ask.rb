@@ -6,9 +6,11 @@ module Veranda
       # The one place that answers "may this person do that, here, now?"
       #
       # Staff always may. Outside a class others work on the boards that were given to them for
-      # that. In a class the doors must be open, and then, in the place concerned, the floor counts before an exception for the
-      # person, and that before the rule for all.
+      # that; while the class goes on, only those who are in it, and by its rules. In a class the doors must be open, and then, in
+      # the place concerned, the floor counts before an exception for the person, and that before the rule for all.
       module Ask
+        GOING_ON = 'The class goes on with this board. Go in by its doors to take part.'
+
         module_function
 
         # @param right [Symbol] one of {RIGHTS}
@@ -23,6 +25,7 @@ module Veranda
           return Answer.yes(:staff) if by.staff?
           return outside_class(right, outside) unless sitting
           return Answer.no(:doors_closed, 'The doors are not open yet.', :class) unless sitting.open?
+          return Answer.no(:class_going_on, GOING_ON, :class) if outside && !sitting.in?(by.id)
           return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
 
           by_rule(right, by, place.rules)
