@@ -42,7 +42,9 @@ RSpec.describe 'The floor and signals of a class' do
     [farah, jonas].each { |wire| wire.do('class.raise_hand', room) }
     answers = [odalys, tomas].map { |wire| Thread.new { wire.do('class.lend_floor', room) } }.map { |thread| thread.value['t'] }
     expect(answers).to eq(%w[done done])
-    expect(odalys.entries(room).select { |entry| entry['kind'] == 'floor_lent' }.map { |entry| entry['body']['person'] }).to eq(%w[farah jonas])
+    lent = -> { odalys.entries(room).select { |entry| entry['kind'] == 'floor_lent' }.map { |entry| entry['body']['person'] } }
+    odalys.wait { lent.call.length == 2 }
+    expect(lent.call).to eq(%w[farah jonas])
     expect(tomas.do('class.lend_floor', room)).to include('code' => 'no_hand')
   end
 

@@ -3,14 +3,11 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import { useQuery } from '@tanstack/react-query';
-import { get } from '../../api/http';
-import type { HeardRow } from '../../api/shapes';
 import { useLive, useServerNow } from '../../live/hooks';
 import type { SittingState } from '../../live/sitting';
 import { placeStream } from '../../live/streams';
 import { firstName } from '../../parts/words/people';
-import { count } from '../../parts/words/times';
+import { HEARD_EVERY, heardWords, useHeard } from './useHeard';
 
 interface Props {
   sitting: SittingState;
@@ -19,19 +16,11 @@ interface Props {
   onClose: () => void;
 }
 
-/** How often (ms) it is counted anew while one looks. */
-const EVERY = 10_000;
-
 /** For staff: who was heard least and longest ago, first, and how evenly the class is heard. */
 export function Heard({ sitting, at, onClose }: Props) {
   const live = useLive();
-  const now = useServerNow(EVERY);
-  const { data } = useQuery({
-    queryKey: ['heard', sitting.id, at],
-    queryFn: () => get<{ people: HeardRow[]; gini: number | null }>(`/api/classes/${sitting.id}/places/${at}/heard`),
-    refetchInterval: EVERY,
-    gcTime: 0,
-  });
+  const now = useServerNow(HEARD_EVERY);
+  const data = useHeard(sitting.id, at);
   const name = (person: string) => sitting.seats.find(({ id }) => id === person)?.name ?? 'Somebody';
   return (
     <Dialog open onClose={onClose} aria-labelledby="heard" maxWidth="sm" fullWidth>
@@ -49,9 +38,7 @@ export function Heard({ sitting, at, onClose }: Props) {
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>
                 <strong>{name(row.person)}</strong>
-                <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-                  {row.last === null ? 'nothing yet' : `${ago(now - row.last)} · ${done(row)}`}
-                </Box>
+                <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{heardWords(row, now)}</Box>
               </Box>
               <Button
                 onClick={() => {
@@ -83,18 +70,3 @@ function evenness(gini: number | null): string {
         : 'A few do most of what is done';
   return `${words} (${gini.toFixed(2)}, where 0 is all alike and 1 is one alone).`;
 }
-
-const ago = (ms: number) => (ms < 60_000 ? 'just now' : `${Math.floor(ms / 60_000)} min ago`);
-
-/** What somebody did, in words: `3 posts, 40 marks`. */
-export const done = ({ posts, marks, hands, floors, signals }: HeardRow) =>
-  [
-    [posts, 'post'],
-    [marks, 'mark'],
-    [hands, 'hand'],
-    [floors, 'time with the floor', 'times with the floor'],
-    [signals, 'signal'],
-  ]
-    .filter(([number]) => (number as number) > 0)
-    .map(([number, one, many]) => count(number as number, one as string, many as string | undefined))
-    .join(', ');

@@ -4,13 +4,14 @@ import Popover from '@mui/material/Popover';
 import Switch from '@mui/material/Switch';
 import type { ReactNode } from 'react';
 import type { Seat } from '../../api/shapes';
-import { useLive } from '../../live/hooks';
+import { useLive, useServerNow } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { placeStream, sittingStream } from '../../live/streams';
 import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
 import { signalsFor, signalWord, type Signal } from '../../parts/words/signals';
 import { clockTime } from '../../parts/words/times';
+import { HEARD_EVERY, heardWords, useHeard } from './useHeard';
 import { useSurvey } from './useSurvey';
 
 interface Props {
@@ -27,7 +28,7 @@ interface Props {
 
 const BRIEFLY = 120;
 /** As high from the beginning as it will be: what the server has to tell comes a moment later. */
-const TALL = 'min(630px, calc(100vh - 32px))';
+const TALL = 'min(660px, calc(100vh - 32px))';
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
 export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Props) {
@@ -113,6 +114,7 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
           Take down the hand of {name}
         </Act>
       )}
+      <Today {...{ seat, sitting, at }} />
       <Rights {...{ seat, sitting, at, place, room }} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Act onClick={then(() => turn('class.send_to_wait'))}>Send {name} back to wait</Act>
@@ -120,6 +122,13 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
       </Box>
     </>
   );
+}
+
+/** What they did in this class so far. */
+function Today({ seat, sitting, at }: Pick<Props, 'seat' | 'sitting' | 'at'>) {
+  const now = useServerNow(HEARD_EVERY);
+  const row = useHeard(sitting, at)?.people.find(({ person }) => person === seat.id);
+  return <Box sx={{ fontSize: 14 }}>Today: {row ? heardWords(row, now) : '…'}</Box>;
 }
 
 /** What they may do, and what decides it, each with the switch for an exception. */

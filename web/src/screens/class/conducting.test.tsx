@@ -39,6 +39,7 @@ beforeEach(() => {
   }));
   survey.people = [row('farah', { draw: { allowed: false, from: 'step' } }), row('jonas')];
   survey.asked = [];
+  survey.heard = { people: [], gini: null };
 });
 
 const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<string, unknown> = {}) => {
@@ -279,6 +280,17 @@ describe('a seat', () => {
     const rights = screen.getByLabelText('What Farah Lindqvist may do').textContent;
     expect(rights).toContain('Drawno: rule of a step');
     expect(rights).toContain('Post to everyoneyes: rule for all');
+  });
+
+  it('tells what they did in this class', async () => {
+    survey.heard = {
+      people: [
+        { person: 'farah', last: Date.now() - 125_000, spells: 1, posts: 2, marks: 0, hands: 1, floors: 0, signals: 0 },
+      ],
+      gini: 0,
+    };
+    await opened();
+    expect(await screen.findByText('Today: 2 min ago · 2 posts, 1 hand')).toBeTruthy();
   });
 
   it('makes an exception by a switch', async () => {

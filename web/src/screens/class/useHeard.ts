@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../../api/http';
+import type { HeardRow } from '../../api/shapes';
+import { count } from '../../parts/words/times';
+
+/** How often (ms) it is counted anew while one looks. */
+export const HEARD_EVERY = 10_000;
+
+/** Who was heard least and longest ago, first, and how evenly a place is heard; undefined until it is counted. */
+export function useHeard(sitting: string, at: string) {
+  return useQuery({
+    queryKey: ['heard', sitting, at],
+    queryFn: () => get<{ people: HeardRow[]; gini: number | null }>(`/api/classes/${sitting}/places/${at}/heard`),
+    refetchInterval: HEARD_EVERY,
+    gcTime: 0,
+  }).data;
+}
+
+const ago = (ms: number) => (ms < 60_000 ? 'just now' : `${Math.floor(ms / 60_000)} min ago`);
+
+/** What somebody did so far and when last, in words: `3 min ago · 3 posts, 40 marks`. */
+export function heardWords({ last, posts, marks, hands, floors, signals }: HeardRow, now: number): string {
+  if (last === null) return 'nothing yet';
+  const parts: [number, string, string?][] = [
+    [posts, 'post'],
+    [marks, 'mark'],
+    [hands, 'hand'],
+    [floors, 'time with the floor', 'times with the floor'],
+    [signals, 'signal'],
+  ];
+  const done = parts.filter(([number]) => number > 0).map(([number, one, many]) => count(number, one, many));
+  return `${ago(now - last)} · ${done.join(', ')}`;
+}
