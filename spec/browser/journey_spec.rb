@@ -163,7 +163,7 @@ RSpec.describe 'One class, end to end', type: :journey do
     odalys.find('[aria-label="All may draw"]', visible: :all).click
     expect(farah).to have_no_button('Text')
     keys(farah, 'h')
-    expect(odalys).to have_text('1 hand up')
+    expect(odalys).to have_button('Floor to Oona')
     keys(odalys, 'f')
     expect(farah).to have_text('You have the floor.')
     expect(farah).to have_button('Text')

@@ -58,7 +58,9 @@ RSpec.describe 'Someone who means harm, in a class' do
       odalys.wait_for('now')
       told = odalys.heard.select { |message| message['t'] == 'now' }.flat_map { |message| message['all'] }
       expect(told.map { |glimpse| glimpse['body']['points'] }).to eq([[0, 0, 5, 5]])
-      expect(farah.heard.count { |message| message['code'] == 'bad_input' }).to eq(bad.length)
+      refused = -> { farah.heard.count { |message| message['code'] == 'bad_input' } }
+      farah.wait { refused.call >= bad.length }
+      expect(refused.call).to eq(bad.length)
       goes_on
     end
 

@@ -43,6 +43,18 @@ RSpec.describe Veranda::Live::Lane do
     expect(performer.batches).to eq([%w[a b c]])
   end
 
+  it 'pays a visit again that met a database which was away, and no other' do
+    tries = Hash.new(0)
+    answers(Balky.new { nil }, 'a') do |lane, task|
+      lane.visit { (tries[:away] += 1) < 3 && raise(Sequel::DatabaseDisconnectError, 'gone') }
+      lane.visit { (tries[:odd] += 1) && raise(ArgumentError, 'odd') }
+      lane.visit { (tries[:never] += 1) && raise(Sequel::DatabaseDisconnectError, 'gone') }
+      task.with_timeout(10) { sleep 0.05 until tries[:never] == described_class::TRIES }
+      sleep described_class::PAUSE * 2
+    end
+    expect(tries).to eq(away: 3, odd: 1, never: described_class::TRIES)
+  end
+
   [ArgumentError.new('invalid byte sequence'), NoMethodError.new('undefined method'), Sequel::DatabaseError.new('invalid'), ZeroDivisionError.new('x')].each do |error|
     it "refuses the one order that raises #{error.class}, and carries out its neighbours" do
       performer = Balky.new { |orders| raise error if orders.include?('bad') }

@@ -158,11 +158,24 @@ module Veranda
         return unless here?(peer)
 
         @hub.presence.arrive(peer.sitting_id, peer.person.id)
+        come_in(peer, seen)
+      end
+
+      # Whoever comes while the database is away is not turned away for that.
+      def come_in(peer, seen)
         stream = Core::Streams::StreamName.sitting(peer.sitting_id)
         @lane.submit(Deciding::Order.of('class.join', {}, stream: stream, by: peer.person)) do |outcome|
+          next soon { come_in(peer, seen) if here?(peer) } if outcome.refusal&.code == :not_saved
           next peer.fault(outcome.refusal) if refused_for_good?(outcome)
 
           @lane.visit { |performer| @welcomes.teach(peer, performer, seen) if here?(peer) }
+        end
+      end
+
+      def soon
+        @hub.background do
+          sleep Lane::PAUSE
+          yield
         end
       end
 

@@ -9,15 +9,20 @@ module Veranda
     # load makes batches bigger, not slower.
     #
     # Between batches the copies hold exactly what is committed; {#visit} runs there. No error ends a lane: a batch that cannot be
-    # carried out is tried order by order, and an order that cannot be is refused.
+    # carried out is tried order by order, and an order that cannot be is refused. A visit that met a database that was away comes again.
     class Lane
       # Orders in one commit, at most: a batch must not keep others waiting for long.
       BATCH = 200
       # Errors that are nobody's fault and may well be over in a moment.
       PASSING = [*Store::Database::AWAY, Sequel::SerializationFailure, Sequel::DatabaseLockTimeout, Store::Log::Moved].freeze
 
+      # How often a visit comes, and s between its tries.
+      TRIES = 5
+      PAUSE = 0.3
+
       Arrival = Struct.new(:order, :answer)
-      private_constant :Arrival
+      Visit = Struct.new(:job, :tries)
+      private_constant :Arrival, :Visit
 
       # @param performer [Deciding::Performer]
       # @param clock [#call] gives ms since the epoch
@@ -31,8 +36,8 @@ module Veranda
       # @yieldparam outcome [Deciding::Outcome]
       def submit(order, &answer) = @queue.enqueue(Arrival.new(order, answer))
 
-      # @yieldparam performer [Deciding::Performer] with nothing uncommitted in it
-      def visit(&block) = @queue.enqueue(block)
+      # @yieldparam performer [Deciding::Performer] with nothing uncommitted in it; what is done may begin anew when the database was away
+      def visit(&job) = @queue.enqueue(Visit.new(job, 1))
 
       # @return [Boolean]
       def idle? = @queue.empty?
@@ -41,11 +46,26 @@ module Veranda
       def run
         loop do
           job = @queue.dequeue
-          job.is_a?(Arrival) ? commit(batch_from(job)) : guarded('A visit to the lane failed') { job.call(@performer) }
+          job.is_a?(Arrival) ? commit(batch_from(job)) : pay(job)
         end
       end
 
       private
+
+      def pay(visit)
+        visit.job.call(@performer)
+      rescue StandardError => e
+        Complaint.of(self, 'A visit to the lane failed', e)
+        again(visit) if passing?(e) && visit.tries < TRIES
+      end
+
+      # Later, so that others have their turn meanwhile.
+      def again(visit)
+        Async::Task.current.reactor.async(transient: true) do
+          sleep PAUSE
+          @queue.enqueue(Visit.new(visit.job, visit.tries + 1))
+        end
+      end
 
       # Takes orders up to the next visit, which has to see what came before it.
       def batch_from(first)

@@ -116,9 +116,22 @@ module Veranda
         end
         raise Core::Refusal.new(:already_here, 'This connection has said hello already.') if @gathering
 
-        gathering, @person, @sitting_id = @hub.admit(@person_id, lesson: message[:lesson], sitting: message[:sitting])
+        gathering, @person, @sitting_id = admitted(message)
         @gathering = gathering
         gathering.welcome(self, message[:seen] || {})
+      rescue *Store::Database::AWAY => e
+        # Browsers come again by themselves; an answer they would take for a no.
+        Complaint.of(self, 'Someone could not be admitted', e)
+        close
+      end
+
+      def admitted(message, tries: Lane::TRIES)
+        @hub.admit(@person_id, lesson: message[:lesson], sitting: message[:sitting])
+      rescue *Store::Database::AWAY
+        raise if tries == 1
+
+        sleep Lane::PAUSE
+        admitted(message, tries: tries - 1)
       end
 
       def order(message)

@@ -17,8 +17,10 @@ module Veranda
       end
 
       def arrive(sitting_id, person_id)
-        @tabs[[sitting_id, person_id]] += 1
-        @presences.set(sitting_id, person_id, @tabs[[sitting_id, person_id]])
+        # Counted once it is written: what fails is done again.
+        tabs = @tabs[[sitting_id, person_id]] + 1
+        @presences.set(sitting_id, person_id, tabs)
+        @tabs[[sitting_id, person_id]] = tabs
       end
 
       # One connection went away; when it was the person's last, their seat says so.
