@@ -19,10 +19,19 @@ class Server
     @port = Addrinfo.tcp('127.0.0.1', 0).bind { |socket| socket.local_address.ip_port }
     command = %W[bundle exec falcon serve --bind #{address} --count 1 --config config.ru]
     @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
-    @pid = spawn({ 'PROCESSES' => processes.to_s, 'VERANDA_PACE_EVERY' => '3', **settings }, *command, chdir: Veranda::ROOT, out: @log, err: @log,
-                                                                                                       in: '/dev/null', pgroup: true)
+    told = { 'PROCESSES' => processes.to_s, 'VERANDA_PACE_EVERY' => '3', 'PGAPPNAME' => name, **settings }
+    @pid = spawn(told, *command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
     self.class.all << self
     wait
+  end
+
+  # What its connections call themselves at the database.
+  def name = "server-#{@port}"
+
+  # Has the database let go of all its connections, and of nobody else's.
+  # @return [Integer] how many there were
+  def let_go
+    ARCHIVE.db.fetch('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE application_name = ?', name).count
   end
 
   def address = "http://127.0.0.1:#{@port}"
