@@ -64,6 +64,28 @@ RSpec.describe 'Coming in, being sent back and being removed' do
     waiting.wait { |message| message['t'] == 'gained' && message['stream'] == room }
   end
 
+  it 'leaves those who are sent back or removed nothing to read by address either' do
+    ARCHIVE.lessons.update_board(made[:board], outside: 'closed')
+    odalys
+    { 'farah' => 'class.send_to_wait', 'jonas' => 'class.remove' }.each do |who, verb|
+      join(who)
+      visitor = VisitorClient.new(server, as: who)
+      address = "/api/boards/#{made[:board]}/p1.svg"
+      expect(visitor.get(address).status).to eq(200)
+      odalys.do(verb, sitting, person: who, place: 'main')
+      expect(visitor.get(address).status).to be_between(403, 404)
+    end
+  end
+
+  it 'begins no room that there is not' do
+    [odalys, join('farah')]
+    %w[class.remove class.send_to_wait].each do |verb|
+      expect(odalys.do(verb, sitting, person: 'farah', place: 'nowhere')).to include('t' => 'refused')
+    end
+    expect(ARCHIVE.log.heads(["place/#{made[:sitting]}.nowhere"])).to be_empty
+    expect(odalys.do('class.send_to_wait', sitting, person: 'farah', place: 'main')).to include('t' => 'done')
+  end
+
   it 'keeps a removed guest out who comes again in the same browser, by the class link' do
     odalys
     link = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/links", {}).body['token']

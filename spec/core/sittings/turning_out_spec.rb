@@ -58,6 +58,7 @@ RSpec.describe 'Coming in by leave, and being sent out' do
       expect(Core::Access.standing(farah, hall.state, hall.staff)).to be_nil
       expect { hall.do(farah, 'class.join') }.to refusing(:removed)
       expect(hall.staff.removed.keys).to eq(['farah'])
+      expect(hall.own('farah').place).to eq('waiting')
       expect(turn('remove', :farah)).to be_nil
       hall.do(odalys, 'class.let_back', { person: 'farah' })
       expect(hall.do(odalys, 'class.let_back', { person: 'farah' })).to be_nil

@@ -17,8 +17,7 @@ module Veranda
           raise Refusal.new(:not_here, 'That person is not in this class.') unless sitting.in?(person)
 
           seat = turned(sitting.seats[person])
-          [*out(seat), entry('waits', { **facts(seat), held: true }, on: :staff),
-           entry('placed', { place: Places::WAITING }, on: Streams::StreamName.own(sitting.id, person))]
+          [*out(seat), entry('waits', { **facts(seat), held: true }, on: :staff)]
         end
       end
     end

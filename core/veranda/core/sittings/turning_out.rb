@@ -24,7 +24,11 @@ module Veranda
           raise Refusal.new(:moved_on, "#{seat.name} has just gone to another room. Open their seat there.")
         end
 
-        def out(seat) = [entry('out', { people: [seat.id] }), *put_down(seat.id, seat.place)]
+        # Where they are, is told to themselves too: what may be read by address goes by that.
+        def out(seat)
+          own = Streams::StreamName.own(sitting.id, seat.id)
+          [entry('out', { people: [seat.id] }), *put_down(seat.id, seat.place), entry('placed', { place: Places::WAITING }, on: own)]
+        end
 
         def facts(seat) = { id: seat.id, name: seat.name, role: seat.role }
       end
