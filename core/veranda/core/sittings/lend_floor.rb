@@ -14,11 +14,7 @@ module Veranda
         def decide
           staff!('Only instructors and assistants lend the floor.')
           going_on!
-          taker = sitting.seats[person]
-          unless taker && sitting.present.include?(taker) && taker.place == here
-            raise Refusal.new(:not_here,
-                              'That person is not in this room.')
-          end
+          taker = here!(sitting.seats[person], 'That person is not in this room.')
           raise Refusal.new(:staff_may, "#{taker.name} may do everything here without the floor.") if taker.staff?
           return if place.floor&.fetch(:person) == person && input[:seconds].nil?
 

@@ -46,9 +46,8 @@ module Veranda
         def size = @hands.length + @signals.length
 
         def to_h
-          FIELDS.to_h do |field|
-            [field, instance_variable_get(:"@#{field}")]
-          end.merge(begun: @begun, signals: @signals.values, rules: @rules.to_h)
+          own = FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }
+          own.merge(begun: @begun, signals: @signals.values, rules: @rules.to_h)
         end
         alias view to_h
 

@@ -21,8 +21,14 @@ module Veranda
         end
 
         # Whoever asks has to be in the place.
-        def in_here!
-          raise Refusal.new(:not_here, 'You are not in this room.') unless seat && !seat.left? && !seat.out? && seat.place == here
+        def in_here! = here!(seat, 'You are not in this room.')
+
+        # @param seat [Seat, nil]
+        # @return [Seat] the same, of somebody who is in the place
+        def here!(seat, says)
+          return seat if seat && !seat.left? && !seat.out? && seat.place == here
+
+          raise Refusal.new(:not_here, says)
         end
 
         # @param id [String]
