@@ -30,7 +30,16 @@ RSpec.describe Veranda::Live::Presence do
 
   class Connections
     def initialize = @people = Hash.new(0)
-    def set(_sitting, person, tabs) = @people[person] = tabs
+
+    def set(_sitting, person, tabs)
+      raise Sequel::DatabaseDisconnectError if @away
+
+      @people[person] = tabs
+    end
+
+    attr_writer :away
+
+    def beat(connected) = @people.select! { |person, _| connected.include?(['s1', person]) }
     def connected(_sitting) = @people.select { |_, tabs| tabs.positive? }.keys
     def sweep = nil
     def drop_all = @people.clear
@@ -61,6 +70,26 @@ RSpec.describe Veranda::Live::Presence do
     presence.part(gathering, 's1', person(:jonas), on_purpose: true)
     settle
     expect(gathering.seen).to eq([%w[class.drop farah], %w[class.leave jonas]])
+  end
+
+  it 'drops who went while the database was away' do
+    connections.away = true
+    expect { presence.part(gathering, 's1', farah, on_purpose: false) }.to raise_error(Sequel::DatabaseDisconnectError)
+    connections.away = false
+    presence.beat
+    @now += 6_000
+    presence.sweep(gathering)
+    settle
+    expect(gathering.seen).to eq([%w[class.drop farah]])
+  end
+
+  it 'counts nobody whose coming could not be written' do
+    connections.away = true
+    expect { presence.arrive('s1', 'farah') }.to raise_error(Sequel::DatabaseDisconnectError)
+    connections.away = false
+    presence.part(gathering, 's1', farah, on_purpose: false)
+    settle
+    expect(gathering.seen).to eq([%w[class.drop farah]])
   end
 
   it 'drops nobody who came back before it was their turn' do

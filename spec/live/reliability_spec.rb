@@ -114,6 +114,20 @@ RSpec.describe 'Reliability' do
     odalys.do('board.put', board, marks: [stroke('later')])
     farah.wait { |message| JSON.generate(message).include?('"later"') }
   end
+
+  it 'welcomes whoever comes while the database lets go of every connection, time after time' do
+    server = Server.new
+    visitors = %w[odalys farah jonas].map { |who| VisitorClient.new(server, as: who) }
+    5.times do
+      expect(server.let_go).to be_positive
+      wires = visitors.map { |visitor| Thread.new { Wire.new(visitor) } }.map(&:value)
+      expect(wires.map(&:status)).to all(eq(101))
+      welcomes = wires.map { |wire| Thread.new { wire.hello({ sitting: made[:sitting] }) } }.map(&:value)
+      expect(welcomes).to all(include('t' => 'welcome'))
+      wires.each(&:cut)
+    end
+    expect(server.errors.grep(/Adapter::Rack/)).to be_empty
+  end
 end
 
 RSpec.describe 'A rehearsal' do

@@ -19,13 +19,23 @@ module Veranda
       def call(env)
         return refuse(403, 'This address is for pages of Veranda itself.') unless own_origin?(env)
 
-        visitor = Visitor.new(env['rack.session'], @archive)
+        visitor = visitor_of(env)
         return refuse(401, 'Please sign in first.') unless visitor.person
 
         converse(env, visitor) || refuse(426, 'This address speaks WebSocket only.')
+      rescue *Store::Database::AWAY
+        refuse(503, 'Veranda cannot reach its database for a moment. It is tried again by itself.')
       end
 
       private
+
+      # When one connection to the database turned out to be dead, all that were at rest most likely are.
+      def visitor_of(env)
+        Visitor.new(env['rack.session'], @archive).tap(&:person)
+      rescue Sequel::DatabaseDisconnectError
+        @archive.log.disconnect
+        Visitor.new(env['rack.session'], @archive).tap(&:person)
+      end
 
       def own_origin?(env)
         origin = env['HTTP_ORIGIN'] or return false

@@ -17,10 +17,12 @@ module Veranda
       end
 
       def arrive(sitting_id, person_id)
-        # Counted once it is written: what fails is done again.
-        tabs = @tabs[[sitting_id, person_id]] + 1
-        @presences.set(sitting_id, person_id, tabs)
-        @tabs[[sitting_id, person_id]] = tabs
+        key = [sitting_id, person_id]
+        @presences.set(*key, @tabs[key] += 1)
+      rescue StandardError
+        # What fails is done again.
+        forget(key)
+        raise
       end
 
       # One connection went away; when it was the person's last, their seat says so.
@@ -31,10 +33,8 @@ module Veranda
         # Somebody who was turned away never arrived.
         return unless @tabs.key?(key)
 
-        @tabs[key] -= 1
-        left = @tabs[key]
-        @tabs.delete(key) if left.zero?
-        @presences.set(sitting_id, person.id, left)
+        left = forget(key)
+        @presences.set(*key, left)
         return if left.positive? || @presences.connected(sitting_id).include?(person.id)
 
         gathering.look(sitting_id) do |sitting, staff|
@@ -43,7 +43,8 @@ module Veranda
         end
       end
 
-      def beat = @presences.beat
+      # Says who is connected to this process now; what could not be written when it happened is put right by this.
+      def beat = @presences.beat(@tabs.keys)
 
       # Puts right what no one was there to notice: people whose process died, people who did not come back in
       # time, and people who are back and still count as gone.
@@ -62,6 +63,13 @@ module Veranda
       end
 
       private
+
+      # @return [Integer] connections left
+      def forget(key)
+        left = @tabs[key] -= 1
+        @tabs.delete(key) unless left.positive?
+        left
+      end
 
       # Says since when they were seen there, so that nobody is sent off who has come back since.
       def see_off(gathering, sitting, staff, person, on_purpose:)

@@ -22,8 +22,13 @@ module Veranda
                        .insert(process: @process, sitting_id: sitting_id, person_id: person_id, tabs: tabs)
       end
 
-      # Says that this process lives.
-      def beat = @db[:presences].where(process: @process).update(beat_at: Sequel.function(:now))
+      # Says that this process lives, and that nobody is connected to it but these.
+      # @param connected [Array<Array(String, String)>] ids of sitting and person
+      def beat(connected)
+        own = @db[:presences].where(process: @process)
+        own.exclude(%i[sitting_id person_id] => connected).delete
+        own.update(beat_at: Sequel.function(:now))
+      end
 
       # @return [Array<String>] people connected to any living process
       def connected(sitting_id)
