@@ -96,7 +96,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     drawn = board(sitting: hall)
     odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
     play(hall, drawn, odalys, farah, jonas)
-    names = ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'own/s1.farah', 'board/b1']
+    names = ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']
     cases = names.flat_map do |name|
       entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
       [{ stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }]
@@ -104,8 +104,25 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
-                                 signalled signal_off signals_cleared out removed let_back doors_set begun placed posted deleted edited page_added laid prop_used])
+                                 signalled signal_off signals_cleared out removed let_back doors_set begun placed posted deleted reacted pinned parked exchange_set thread_begun edited page_added laid prop_used])
     expect_golden('folds', cases)
+  end
+
+  def write(hall, odalys, farah, jonas)
+    words = Stage::Track.new('exchange/s1.main', hall.world)
+    { jonas => 'agree', farah => 'puzzled', odalys => 'thanks' }.each { |who, sign| words.do(who, 'exchange.react', { id: 'p1', sign: sign }) }
+    words.do(farah, 'exchange.react', { id: 'p1' })
+    words.do(odalys, 'exchange.pin', { id: 'p1', on: true })
+    words.do(jonas, 'exchange.post', { id: 'p3', text: 'And in fog?' })
+    %w[waiting done].each { |parked| words.do(odalys, 'exchange.park', { id: 'p3', parked: parked }) }
+    words.do(odalys, 'exchange.pin', { id: 'p3', on: true })
+    words.do(odalys, 'exchange.pin', { id: 'p3', on: false })
+    hall.do(odalys, 'class.set_exchange', { oversight: true, reactions: true })
+    hall.do(odalys, 'class.set_exchange', { reactions: false })
+    words.do(farah, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'q1', text: 'Yours?' } })
+    thread = Stage::Track.new('thread/s1.t', hall.world)
+    thread.do(jonas, 'thread.post', { id: 'q2', text: '2.7 m' })
+    thread.do(jonas, 'thread.delete', { id: 'q2' })
   end
 
   def play(hall, drawn, odalys, farah, jonas)
@@ -125,6 +142,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(farah, 'exchange.post', { id: 'p1', text: 'Which of us turns?' })
     hall.do(farah, 'exchange.post', { id: 'p2', text: 'Never mind' })
     hall.do(farah, 'exchange.delete', { id: 'p2' })
+    write(hall, odalys, farah, jonas)
     hall.do(odalys, 'class.record', { on: false })
     hall.do(odalys, 'class.record', { on: true })
     hall.do(odalys, 'class.set_boards', { boards: Stage::PLAN[:boards].map { |one| one[:id] == 'b2' ? one.merge(audience: 'staff') : one } })

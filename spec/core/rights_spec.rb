@@ -108,7 +108,8 @@ RSpec.describe 'Rights' do
 
   # Every command × role in an open class: those for staff are for staff alone.
   staff_only = %w[board.clear board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
-                  class.stop_timer class.lend_floor class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors]
+                  class.stop_timer class.lend_floor class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors
+                  class.set_exchange exchange.pin exchange.park]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
@@ -120,7 +121,10 @@ RSpec.describe 'Rights' do
     'board.arrange' => { ids: ['own'], way: 'to_front' }, 'board.straighten' => { ids: ['own'] },
     'board.use_prop' => { id: 'die', action: 'roll' }, 'board.set_page' => { page: 'p1', grows: true },
     'board.bring_back' => { page: 'p1', seq: 0 },
-    'board.point' => { page: 'p1', path: [0, 1, 1] }, 'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }
+    'board.point' => { page: 'p1', path: [0, 1, 1] }, 'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' },
+    'exchange.react' => { id: 'own', sign: 'agree' }, 'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'waiting' },
+    'exchange.begin_thread' => { id: 'fresh', people: ['jonas'], staff: true, post: { id: 'first', text: 'psst' } }, 'thread.post' => { id: 'more', text: 'and' },
+    'thread.delete' => { id: 'begun' }, 'thread.react' => { id: 'begun', sign: 'thanks' }, 'class.set_exchange' => { oversight: true }
   }
   (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).each do |command|
     Stage::PEOPLE.each do |who, (_, role)|
@@ -147,6 +151,10 @@ RSpec.describe 'Rights' do
         track.do(by, 'board.put', { marks: [prop('die', 'dice', count: 1, faces: 6)] })
         track.do(by, 'board.put', { marks: [stroke('undone')] })
         track.do(by, 'board.undo')
+      end
+    when :thread
+      Stage::Track.new('thread/s1.t', hall.world).tap do |track|
+        track.do(by, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: true, post: { id: 'begun', text: 'psst' } })
       end
     else Stage::Track.new('exchange/s1.main', hall.world).tap { |track| track.do(by, 'exchange.post', { id: 'own', text: 'mine' }) }
     end

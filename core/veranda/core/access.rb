@@ -7,10 +7,12 @@ module Veranda
     #
     #   Access.streams(farah, sitting, staff) #=> ["own/7.farah", "place/7.waiting"]
     #
+    # What a few people write to one another is read by them, and by staff where that was so when it began; nobody else, ever.
+    #
     # | who | of a class | of its lesson outside of class |
     # |---|---|---|
-    # | staff of the course | everything | everything |
-    # | a student or guest who was let in | what concerns all, their place, boards for everyone | boards for everyone, unless closed |
+    # | staff of the course | everything but the threads of others | everything |
+    # | a student or guest who was let in | what concerns all, their place and threads, boards for everyone | boards for everyone, unless closed |
     # | … who waits, or was sent back to | the waiting room | the same |
     # | … who was removed | nothing | the same |
     # | … after the class | the same, without boards that are closed | the same |
@@ -39,19 +41,24 @@ module Veranda
       # @param person [Person]
       # @param sitting [Sittings::Sitting]
       # @param staff [Sittings::StaffFacts]
+      # @param own [Sittings::OwnFacts, nil] what concerns the person alone; without it no threads
       # @return [Array<String>] names of streams
-      def streams(person, sitting, staff)
+      def streams(person, sitting, staff, own = nil)
         standing = standing(person, sitting, staff) or return []
         return without_boards(standing, person, sitting) if standing == :waiting
 
         open = staff.boards.select { |board| board_in_class?(person, board, sitting) }
-        without_boards(standing, person, sitting) + open.map { |board| Streams::StreamName.board(board[:id]) }
+        [*without_boards(standing, person, sitting), *threads(standing, sitting, staff, own),
+         *open.map { |board| Streams::StreamName.board(board[:id]) }]
       end
 
       # @return [Boolean]
-      def reads?(person, sitting, staff, stream)
+      def reads?(person, sitting, staff, stream, own = nil)
         standing = standing(person, sitting, staff) or return false
-        return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting) if Streams::StreamName.kind(stream) == :board
+        case Streams::StreamName.kind(stream)
+        when :board then return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting)
+        when :thread then return threads(standing, sitting, staff, own).include?(stream)
+        end
         return Streams::StreamName.sitting_id(stream) == sitting.id if standing == :staff
 
         without_boards(standing, person, sitting).include?(stream)
@@ -118,6 +125,14 @@ module Veranda
         end
       end
       private_class_method :without_boards
+
+      def threads(standing, sitting, staff, own)
+        return [] if standing == :waiting
+
+        known = [*own&.threads, *(staff.threads if standing == :staff)]
+        known.map { |thread| Streams::StreamName.thread(sitting.id, thread[:id]) }.uniq
+      end
+      private_class_method :threads
 
       def public_streams(sitting, place) = [Streams::StreamName.sitting(sitting.id), *of_place(sitting, place)]
       private_class_method :public_streams

@@ -58,7 +58,7 @@ module Veranda
         # @return [Dry::Schema::JSON]
         def contract(&block)
           @contract = Contract.define(&block) if block
-          @contract ||= Contract.define { nil }
+          @contract ||= superclass == Command || !superclass.respond_to?(:contract) ? Contract.define { nil } : superclass.contract
         end
 
         # @return [Array<Symbol, Proc>]

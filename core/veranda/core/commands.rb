@@ -14,8 +14,9 @@ module Veranda
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
-        Sittings::FireCue, Sittings::StopTimer,
-        Exchange::WritePost, Exchange::DeletePost
+        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange,
+        Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
+        Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
 
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze

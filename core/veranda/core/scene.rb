@@ -32,6 +32,9 @@ module Veranda
       # @return [String, nil] name of a stream, see {Streams::Concern#name}
       def name(role) = @concern.name(role)
 
+      # @return [String, nil] name of the stream of a thread
+      def thread_of(id) = @concern.thread_of(id)
+
       # @return [Object] state of the stream the command was given on
       def state = of(:home)
 

@@ -194,8 +194,8 @@ module Veranda
       def readable!(order)
         return if order.sitting_id.nil? || order.internal? || order.outside
 
-        sitting, staff = [order.concern.name(:sitting), order.concern.name(:staff)].map { |name| copy(name).state }
-        return if Core::Access.reads?(order.by, sitting, staff, order.stream)
+        sitting, staff, own = %i[sitting staff own].map { |role| copy(order.concern.name(role)).state }
+        return if Core::Access.reads?(order.by, sitting, staff, order.stream, own)
 
         raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
       end

@@ -14,7 +14,7 @@ module Veranda
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
-        'own.placed' => %i[review_person]
+        'own.placed' => %i[review_person], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
 
       # @param gathering [Gathering]
@@ -78,6 +78,12 @@ module Veranda
         person = Core::Streams::StreamName.part(entry.stream)
         peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
         @welcomes.review(peers.select { |peer| peer.person.id == person }, @performer)
+      end
+
+      # What all staff read.
+      def review_staff(entry)
+        peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
+        @welcomes.review(peers.select { |peer| peer.person.staff? }, @performer)
       end
 
       def tell_timing(entry) = @welcomes.tell_timing(*facts(entry))

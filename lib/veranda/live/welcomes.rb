@@ -48,7 +48,7 @@ module Veranda
       def teach(peer, performer, seen)
         sitting, staff = facts(peer, performer)
         peer.rights = class_rights(peer, sitting, performer)
-        greet(peer, performer, Core::Access.streams(peer.person, sitting, staff), seen)
+        greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
       end
 
@@ -62,7 +62,7 @@ module Veranda
       def review(peers, performer)
         peers.select(&:welcomed).each do |peer|
           sitting, staff = facts(peer, performer)
-          adjust(peer, performer, Core::Access.streams(peer.person, sitting, staff))
+          adjust(peer, performer, readable(peer, sitting, staff, performer))
           tell_rights(peer, performer)
         end
       end
@@ -99,6 +99,11 @@ module Veranda
       def facts(peer, performer)
         names = Core::Streams::StreamName
         [names.sitting(peer.sitting_id), names.staff(peer.sitting_id)].map { |name| performer.copy(name).state }
+      end
+
+      def readable(peer, sitting, staff, performer)
+        own = performer.copy(Core::Streams::StreamName.own(sitting.id, peer.person.id)).state
+        Core::Access.streams(peer.person, sitting, staff, own)
       end
 
       # @return [Hash{String => Hash}] boards by stream

@@ -22,7 +22,8 @@ module Veranda
           MOST_LISTED: { materials: Core::Materials::Limits::MOST_LISTED, boards: boards::Board::MOST_LISTED },
           RIGHTS: Core::Rights::RIGHTS, RULES: Core::Rights::HouseRules::DEFAULT, SIGNALS: Core::Sittings::Signals::KINDS,
           STAFF_SIGNALS: Core::Sittings::Signals::STAFF, PASSING_SIGNALS: Core::Sittings::Signals::PASSING,
-          STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, NAME_LIMIT: Core::Name::LIMIT,
+          STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, POST_SIGNS: Core::Exchange::React::SIGNS,
+          THREAD_PEOPLE: Core::Exchange::Thread::MOST_PEOPLE, MOST_PINNED: Core::Exchange::Pin::MOST, NAME_LIMIT: Core::Name::LIMIT,
           WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE }
       end
 

@@ -40,7 +40,8 @@ module Veranda
         let_back: PEOPLE,
         doors_set: object({ each: BOOLEAN }),
         waits_no_more: PEOPLE,
-        cued: object({ cue: STRING })
+        cued: object({ cue: STRING }),
+        thread_begun: shape(:ThreadRow)
       }.freeze
 
       PLACE = {
@@ -56,6 +57,7 @@ module Veranda
         signalled: object({ signal: Views::SIGNAL }),
         signal_off: PEOPLE,
         signals_cleared: object({}),
+        exchange_set: object({}, may: { oversight: BOOLEAN, reactions: BOOLEAN }),
         welcomed: Views::WELCOME,
         begun: object({}),
         host_came: shape(:Author),
@@ -64,7 +66,10 @@ module Veranda
 
       EXCHANGE = {
         posted: object({ id: STRING, to: STRING, name: STRING, text: STRING }),
-        deleted: object({ id: STRING })
+        deleted: object({ id: STRING }),
+        reacted: object({ id: STRING, sign: maybe(Views::SIGN) }),
+        pinned: object({ id: STRING, on: BOOLEAN }),
+        parked: object({ id: STRING, parked: maybe(Views::PARKED) })
       }.freeze
 
       OWN = { placed: object({ place: STRING }) }.freeze

@@ -20,6 +20,9 @@ module Veranda
       FLOOR = object({ person: STRING, since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN })
 
+      SIGN = one_of(Core::Exchange::React::SIGNS)
+      PARKED = one_of(Core::Exchange::Park::STATES)
+
       ALL = {
         BoardView: object({ pages: list(STRING), page_facts: list(shape(:PageRow)), marks: list(shape(:Mark)),
                             authors: list(shape(:Author)), undo: list(shape(:UndoCount)), top: INTEGER }),
@@ -37,7 +40,8 @@ module Veranda
                             about: 'A step as everyone may know it; what else is planned for it only staff know.'),
         SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
 
-        StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN },
+        StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
+                                          threads: list(shape(:ThreadRow)) },
                           about: 'What only the staff of a class know.'),
         StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
                           may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
@@ -51,7 +55,7 @@ module Veranda
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
-                            hosts: list(shape(:Author)), begun: BOOLEAN },
+                            hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
         Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),
@@ -59,11 +63,17 @@ module Veranda
                              by_step: list(STRING) },
                            about: '`by_step` are those whose answer for all a step has brought.'),
 
-        ExchangeView: object({ posts: list(shape(:Post)) }),
-        Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT }, may: { text: STRING, deleted_by: STRING },
+        ExchangeView: object({ posts: list(shape(:Post)), pinned: list(STRING) }),
+        ThreadView: object({ posts: list(shape(:Post)), pinned: list(STRING), people: list(shape(:Author)), staff: BOOLEAN }),
+        ThreadRow: object({ id: STRING, people: list(shape(:Author)), staff: BOOLEAN },
+                          about: 'A thread, as those who are in it know of it; with `staff` all staff of the class are.'),
+        Reaction: object({ person: STRING, sign: SIGN }),
+        Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT }, may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)),
+                                                                                              parked: PARKED },
                                                                                        about: 'Its text is gone once somebody deleted it.'),
 
-        OwnView: object({ place: maybe(STRING) }, about: 'What concerns one person in a class and nobody else.')
+        OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)) },
+                        about: 'What concerns one person in a class and nobody else.')
       }.freeze
     end
   end

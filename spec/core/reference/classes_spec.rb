@@ -9,7 +9,7 @@ RSpec.describe 'Classes, against how they went' do
   include Reference
 
   WHO = %i[odalys tomas farah jonas oona].freeze
-  STREAMS = %w[sitting/s1 staff/s1 place/s1.main place/s1.waiting exchange/s1.main board/b1 own/s1.farah].freeze
+  STREAMS = %w[sitting/s1 staff/s1 place/s1.main place/s1.waiting exchange/s1.main board/b1 own/s1.farah thread/s1.t0 thread/s1.t1].freeze
 
   it 'go the same way' do
     plan = Stage::PLAN.merge(places: [{ id: 'main', name: 'Main room' }, { id: 'annex', name: 'Annex' }])
@@ -106,6 +106,10 @@ RSpec.describe 'Classes, against how they went' do
 
   def talk(dice, index)
     id = "p#{dice.upto(index + 1)}"
-    [['exchange.post', { id: id, text: dice.one('Which of us?', '  ', 'x' * 2_001) }], ['exchange.delete', { id: id }]]
+    [['exchange.post', { id: id, text: dice.one('Which of us?', '  ', 'x' * 2_001) }], ['exchange.delete', { id: id }],
+     ['exchange.react', { id: id, sign: dice.one(nil, 'agree', 'thanks') }.compact], ['exchange.pin', { id: id, on: dice.one(true, false) }],
+     ['exchange.park', { id: id, parked: dice.one(nil, 'waiting', 'done') }.compact], ['class.set_exchange', { oversight: dice.one(true, false) }],
+     ['exchange.begin_thread', { id: "t#{dice.upto(3)}", people: [dice.one('farah', 'jonas', 'odalys')], staff: dice.one(true, false),
+                                 post: { id: id, text: dice.one('Yours?', ' ') } }]]
   end
 end

@@ -182,12 +182,48 @@ export interface Commands {
     cue: string;
   };
   'class.stop_timer': {};
+  'class.set_exchange': {
+    oversight?: boolean;
+    reactions?: boolean;
+  };
   'exchange.post': {
     id: string;
     text: string;
   };
   'exchange.delete': {
     id: string;
+  };
+  'exchange.react': {
+    id: string;
+    sign?: 'agree' | 'thanks' | 'good' | 'puzzled';
+  };
+  'exchange.pin': {
+    id: string;
+    on: boolean;
+  };
+  'exchange.park': {
+    id: string;
+    parked?: 'waiting' | 'done';
+  };
+  'exchange.begin_thread': {
+    id: string;
+    people: string[];
+    staff: boolean;
+    post: {
+      id: string;
+      text: string;
+    };
+  };
+  'thread.post': {
+    id: string;
+    text: string;
+  };
+  'thread.delete': {
+    id: string;
+  };
+  'thread.react': {
+    id: string;
+    sign?: 'agree' | 'thanks' | 'good' | 'puzzled';
   };
 }
 
@@ -380,6 +416,9 @@ export const STAFF_SIGNALS: readonly string[] = ['back_soon', 'clap'];
 export const PASSING_SIGNALS: Readonly<Record<string, number>> = { clap: 15000 };
 export const STAFF: readonly string[] = ['instructor', 'assistant'];
 export const POST_LIMIT = 2000;
+export const POST_SIGNS: readonly string[] = ['agree', 'thanks', 'good', 'puzzled'];
+export const THREAD_PEOPLE = 12;
+export const MOST_PINNED = 3;
 export const NAME_LIMIT = 60;
 export const WIDTHS: Readonly<Record<string, number>> = {
   '0': 648,

@@ -233,6 +233,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'thread_begun';
+      body: ThreadBegunBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'shown';
       body: ShownBody;
       seq: number;
@@ -329,6 +337,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'exchange_set';
+      body: ExchangeSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'welcomed';
       body: WelcomedBody;
       seq: number;
@@ -371,6 +387,30 @@ export type Entry =
   | {
       kind: 'deleted';
       body: DeletedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'reacted';
+      body: ReactedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'pinned';
+      body: PinnedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'parked';
+      body: ParkedBody;
       seq: number;
       at: number;
       by: string;
@@ -501,6 +541,9 @@ export interface Shapes {
   Signalled: Signalled;
   HouseRules: HouseRules;
   ExchangeView: ExchangeView;
+  ThreadView: ThreadView;
+  ThreadRow: ThreadRow;
+  Reaction: Reaction;
   Post: Post;
   OwnView: OwnView;
   EditedBody: EditedBody;
@@ -527,6 +570,7 @@ export interface Shapes {
   DoorsSetBody: DoorsSetBody;
   WaitsNoMoreBody: WaitsNoMoreBody;
   CuedBody: CuedBody;
+  ThreadBegunBody: ThreadBegunBody;
   ShownBody: ShownBody;
   TimerSetBody: TimerSetBody;
   TimerStoppedBody: TimerStoppedBody;
@@ -539,12 +583,16 @@ export interface Shapes {
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
+  ExchangeSetBody: ExchangeSetBody;
   WelcomedBody: WelcomedBody;
   BegunBody: BegunBody;
   HostCameBody: HostCameBody;
   HostWentBody: HostWentBody;
   PostedBody: PostedBody;
   DeletedBody: DeletedBody;
+  ReactedBody: ReactedBody;
+  PinnedBody: PinnedBody;
+  ParkedBody: ParkedBody;
   PlacedBody: PlacedBody;
   Entry: Entry;
   Right: Right;
@@ -815,6 +863,7 @@ export interface StaffView {
     role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   }[];
   each: boolean;
+  threads: ThreadRow[];
 }
 /**
  * A step with what only staff know of it.
@@ -862,6 +911,14 @@ export interface Waiting {
   held?: boolean;
 }
 /**
+ * A thread, as those who are in it know of it; with `staff` all staff of the class are.
+ */
+export interface ThreadRow {
+  id: string;
+  people: Author[];
+  staff: boolean;
+}
+/**
  * What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room has `welcome` and its `hosts` instead of the rest.
  */
 export interface PlaceView {
@@ -891,6 +948,8 @@ export interface PlaceView {
   } | null;
   hosts: Author[];
   begun: boolean;
+  oversight: boolean;
+  reactions: boolean;
 }
 /**
  * What somebody tells with one tap.
@@ -916,6 +975,7 @@ export interface HouseRules {
 }
 export interface ExchangeView {
   posts: Post[];
+  pinned: string[];
 }
 /**
  * Its text is gone once somebody deleted it.
@@ -928,12 +988,25 @@ export interface Post {
   at: number;
   text?: string;
   deleted_by?: string;
+  reactions?: Reaction[];
+  parked?: 'waiting' | 'done';
+}
+export interface Reaction {
+  person: string;
+  sign: 'agree' | 'thanks' | 'good' | 'puzzled';
+}
+export interface ThreadView {
+  posts: Post[];
+  pinned: string[];
+  people: Author[];
+  staff: boolean;
 }
 /**
  * What concerns one person in a class and nobody else.
  */
 export interface OwnView {
   place: string | null;
+  threads: ThreadRow[];
 }
 export interface EditedBody {
   ops: Op[];
@@ -1024,6 +1097,14 @@ export interface WaitsNoMoreBody {
 export interface CuedBody {
   cue: string;
 }
+/**
+ * A thread, as those who are in it know of it; with `staff` all staff of the class are.
+ */
+export interface ThreadBegunBody {
+  id: string;
+  people: Author[];
+  staff: boolean;
+}
 export interface ShownBody {
   board: string | null;
   page: string | null;
@@ -1060,6 +1141,10 @@ export interface SignalOffBody {
   people: string[];
 }
 export interface SignalsClearedBody {}
+export interface ExchangeSetBody {
+  oversight?: boolean;
+  reactions?: boolean;
+}
 export interface WelcomedBody {
   title: string;
   course: string;
@@ -1083,6 +1168,18 @@ export interface PostedBody {
 }
 export interface DeletedBody {
   id: string;
+}
+export interface ReactedBody {
+  id: string;
+  sign: ('agree' | 'thanks' | 'good' | 'puzzled') | null;
+}
+export interface PinnedBody {
+  id: string;
+  on: boolean;
+}
+export interface ParkedBody {
+  id: string;
+  parked: ('waiting' | 'done') | null;
 }
 export interface PlacedBody {
   place: string;

@@ -14,20 +14,28 @@ module Veranda
           required(:text).value(:string)
         end
 
-        def decide
-          may! :post
-          text = input[:text].strip
+        # @param post [Hash] `{ id:, text: }`
+        # @param posts [Posts] that it is to join
+        # @return [Hash] the same, fit to be stored
+        # @raise [Refusal] `post_empty`, `post_too_long`, `post_exists`
+        def self.fit(post, posts)
+          text = post[:text].strip
           raise Refusal.new(:post_empty, 'There is nothing written yet.') if text.empty?
           raise too_long(text.length) if text.length > LIMIT
-          raise Refusal.new(:post_exists, 'That post has been sent already.') if state.posts.key?(input[:id])
+          raise Refusal.new(:post_exists, 'That post has been sent already.') if posts.posts.key?(post[:id])
 
-          entry('posted', { id: input[:id], to: 'everyone', name: by.name, text: text })
+          { id: post[:id], text: text }
         end
 
-        private
-
-        def too_long(length)
+        def self.too_long(length)
           Refusal.new(:post_too_long, "A post has up to #{LIMIT} characters; this one has #{length}. It is still in the box.")
+        end
+        private_class_method :too_long
+
+        def decide
+          may! :post
+          post = WritePost.fit(input, state)
+          entry('posted', { id: post[:id], to: 'everyone', name: by.name, text: post[:text] })
         end
       end
     end

@@ -20,6 +20,10 @@ module Veranda
         attr_reader :signals
         # @return [Rights::HouseRules]
         attr_reader :rules
+        # @return [Boolean] whether staff read every thread that begins
+        attr_reader :oversight
+        # @return [Boolean] whether posts take signs
+        attr_reader :reactions
         # @return [Hash, nil] of the waiting room: `{ title:, course:, starts_at:, minutes:, rehearsal: }`
         attr_reader :welcome
         # @return [Boolean] of the waiting room: whether the doors are open, so that who waits is let in by staff
@@ -30,7 +34,8 @@ module Veranda
         def initialize
           @hands = []
           @hosts = []
-          @begun = false
+          @begun = @oversight = false
+          @reactions = true
           @signals = {}
           @rules = Rights::HouseRules.new
         end
@@ -47,7 +52,7 @@ module Veranda
 
         def to_h
           own = FIELDS.to_h { |field| [field, instance_variable_get(:"@#{field}")] }
-          own.merge(begun: @begun, signals: @signals.values, rules: @rules.to_h)
+          own.merge(begun: @begun, oversight: @oversight, reactions: @reactions, signals: @signals.values, rules: @rules.to_h)
         end
         alias view to_h
 
@@ -59,6 +64,8 @@ module Veranda
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
           @begun = facts[:begun] || false
+          @oversight = facts[:oversight] || false
+          @reactions = facts.fetch(:reactions, true)
           @signals = (facts[:signals] || []).to_h { |row| [row[:person], row] }
           @rules = Rights::HouseRules.from(facts[:rules])
         end
@@ -89,6 +96,11 @@ module Veranda
         def signal_off(_entry, body) = body[:people].each { |person| @signals.delete(person) }
         def signals_cleared(_entry, _body) = @signals = {}
 
+        def exchange_set(_entry, body)
+          @oversight = body[:oversight] if body.key?(:oversight)
+          @reactions = body[:reactions] if body.key?(:reactions)
+        end
+
         def welcomed(_entry, body) = @welcome = body
         def begun_now(_entry, _body) = @begun = true
         def host_came(_entry, body) = @hosts = [*@hosts.reject { |host| host[:id] == body[:id] }, body]
@@ -100,7 +112,7 @@ module Veranda
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
-        'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'exchange_set' => :exchange_set, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end

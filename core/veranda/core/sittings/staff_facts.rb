@@ -19,6 +19,8 @@ module Veranda
         attr_reader :waiting
         # @return [Hash{String => Hash}] `{ id:, name:, role: }` of those who were removed
         attr_reader :removed
+        # @return [Array<Hash>] `{ id:, people: }` of the threads that all staff read
+        attr_reader :threads
 
         def initialize
           @steps = []
@@ -26,6 +28,7 @@ module Veranda
           @cued = []
           @waiting = {}
           @removed = {}
+          @threads = []
           @each = false
         end
 
@@ -60,22 +63,20 @@ module Veranda
           case entry.kind
           when 'planned' then @steps, @boards, @record_from = body.values_at(:steps, :boards, :record_from)
           when 'boards' then @boards = body[:boards]
-          when 'waits' then @waiting[body[:id]] = { **body, since: entry.at }
-          when 'waits_no_more' then body[:people].each { |id| @waiting.delete(id) }
-          when 'removed' then @removed[body[:id]] = body
-          when 'let_back' then body[:people].each { |id| @removed.delete(id) }
           when 'doors_set' then @each = body[:each]
+          when 'thread_begun' then @threads << body
           when 'cued' then @cued |= [body[:cue]]
+          else at_the_doors(entry, body)
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = @waiting.length + @removed.length
+        def size = @waiting.length + @removed.length + @threads.length
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each }
+            each: @each, threads: @threads }
         end
         alias view to_h
 
@@ -89,10 +90,20 @@ module Veranda
 
         private
 
+        def at_the_doors(entry, body)
+          case entry.kind
+          when 'waits' then @waiting[body[:id]] = { **body, since: entry.at }
+          when 'waits_no_more' then body[:people].each { |id| @waiting.delete(id) }
+          when 'removed' then @removed[body[:id]] = body
+          when 'let_back' then body[:people].each { |id| @removed.delete(id) }
+          end
+        end
+
         def restore_people(facts)
           @waiting = facts[:waiting].to_h { |row| [row[:id], row] }
           @removed = (facts[:removed] || []).to_h { |row| [row[:id], row] }
           @each = facts[:each] || false
+          @threads = facts[:threads] || []
         end
       end
     end

@@ -44,6 +44,9 @@ module Veranda
         # @return [String] stream of what concerns another person
         def own_of(person_id) = StreamName.own(@sitting_id, person_id)
 
+        # @return [String, nil] stream of a thread of the class
+        def thread_of(thread_id) = @sitting_id && StreamName.thread(@sitting_id, thread_id)
+
         private
 
         def within(role)

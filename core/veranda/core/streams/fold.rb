@@ -26,6 +26,7 @@ module Veranda
           when :place then Sittings::Place
           when :own then Sittings::OwnFacts
           when :exchange then Exchange::Posts
+          when :thread then Exchange::Thread
           end
         end
 

@@ -10,10 +10,11 @@ module Veranda
       #   staff/ID              what only staff may read
       #   place/ID.main         what is on show, rules, timer and hands of one place
       #   exchange/ID.main      what is written in that place
+      #   thread/ID.THREAD      what a few people write to one another
       #   own/ID.PERSON         what concerns one person
       #   board/ID              marks
       module StreamName
-        KINDS = %w[sitting staff place exchange own board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        KINDS = %w[sitting staff place exchange thread own board].to_h { |kind| [kind, kind.to_sym] }.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
@@ -23,6 +24,7 @@ module Veranda
         def board(id) = "board/#{id}"
         def place(sitting_id, place) = "place/#{sitting_id}.#{place}"
         def exchange(sitting_id, place = Sittings::Places::MAIN) = "exchange/#{sitting_id}.#{place}"
+        def thread(sitting_id, thread_id) = "thread/#{sitting_id}.#{thread_id}"
         def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
 
         # @param name [String]
