@@ -104,7 +104,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
-                                 signalled signal_off signals_cleared out removed let_back doors_set begun placed posted deleted reacted pinned parked exchange_set thread_begun edited page_added laid prop_used])
+                                 signalled signal_off signals_cleared out removed let_back doors_set
+                                 begun placed posted deleted reacted pinned parked exchange_set thread_begun edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 

@@ -49,7 +49,7 @@ module Veranda
 
       # The view of a stream by its kind, as in a welcome or when it was gained.
       VIEWS = { board: :BoardView, sitting: :SittingView, staff: :StaffView, place: :PlaceView, exchange: :ExchangeView,
-                own: :OwnView }.freeze
+                thread: :ThreadView, own: :OwnView }.freeze
     end
   end
 end

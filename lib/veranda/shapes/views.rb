@@ -68,9 +68,9 @@ module Veranda
         ThreadRow: object({ id: STRING, people: list(shape(:Author)), staff: BOOLEAN },
                           about: 'A thread, as those who are in it know of it; with `staff` all staff of the class are.'),
         Reaction: object({ person: STRING, sign: SIGN }),
-        Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT }, may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)),
-                                                                                              parked: PARKED },
-                                                                                       about: 'Its text is gone once somebody deleted it.'),
+        Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT },
+                     may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)), parked: PARKED },
+                     about: 'Its text is gone once somebody deleted it.'),
 
         OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)) },
                         about: 'What concerns one person in a class and nobody else.')

@@ -2,11 +2,12 @@
 
 module Veranda
   module StandIns
-    # A simulated student: waits for the doors, then draws, writes, raises a hand, signals and sometimes
-    # loses the connection, at a pace a person might have.
+    # A simulated student: waits for the doors, then draws, writes to all and to single people, raises a hand and signals, at a pace a
+    # person might have.
     class Student
       WORDS = ['Which of us turns first?', 'I think Red gives way.', 'Can you show that again?', 'Got it, thank you.',
                'Starboard, because of the bearing.', 'Does that hold in fog too?', 'Same here.', 'I had 2.7 m.'].freeze
+      ASIDES = ['Did you get 2.7 m as well?', 'I do not see the light.', 'Shall I draw it?', 'You first.'].freeze
       LABELS = ['give way', 'stand on', 'Pell Light', '5 kn', 'steady bearing', 'turn here?'].freeze
 
       # Most are done sooner or later.
@@ -24,32 +25,39 @@ module Veranda
         @look = look
         @rng = rng
         @pace = pace
-        @count = 0
+        @threads = {}
       end
+
+      # A connection it goes on with.
+      attr_writer :line
 
       # Acts until the class has ended or the time is up.
       # @param seconds [Numeric]
-      def act(seconds)
+      # @param leaves [Boolean] whether it says goodbye then
+      # @return [Boolean] whether there is more to do
+      def act(seconds, leaves: true)
         acts = (seconds / @pace).ceil
         acts.times do
           sleep(@pace * (0.4 + 1.2 * @rng.rand))
           view = @look.call
-          return if view.nil? || view.sitting&.ended?
+          return false if view.nil? || view.sitting&.ended?
 
           view.sitting&.open? ? act_once(view) : @line.say(t: 'ping')
         end
-        @line.say(t: 'bye')
+        @line.say(t: 'bye') if leaves
+        !leaves
       end
 
       # One thing a student does.
       # @param view [View] of an open class
       def act_once(view)
-        case @rng.rand(12)
+        case @rng.rand(13)
         when 0..3 then view.shown ? draw(view) : post(view)
         when 4 then view.shown ? label(view) : post(view)
         when 5..7 then post(view)
         when 8 then hand(view, 'class.raise_hand')
         when 9 then hand(view, 'class.lower_hand')
+        when 10 then aside(view)
         else hand(view, 'class.signal', signal: SIGNALS.sample(random: @rng))
         end
       end
@@ -90,6 +98,18 @@ module Veranda
       def post(view)
         id = "p#{@rng.bytes(8).unpack1('H*')}"
         command('exchange.post', Core::Streams::StreamName.exchange(view.sitting.id), id: id, text: WORDS.sample(random: @rng))
+      end
+
+      # To somebody else here alone, or to staff; a thread that was begun goes on.
+      def aside(view)
+        seat = view.sitting.present.reject(&:staff?).sample(random: @rng)
+        key = seat&.id || :staff
+        post = { id: "p#{@rng.bytes(8).unpack1('H*')}", text: ASIDES.sample(random: @rng) }
+        return command('thread.post', Core::Streams::StreamName.thread(view.sitting.id, @threads[key]), **post) if @threads[key]
+
+        @threads[key] = "t#{@rng.bytes(8).unpack1('H*')}"
+        begun = { id: @threads[key], people: [seat&.id].compact, staff: @rng.rand(4).zero?, post: post }
+        command('exchange.begin_thread', Core::Streams::StreamName.exchange(view.sitting.id), **begun)
       end
 
       def hand(view, wire_name, **input)

@@ -8,6 +8,9 @@ module Veranda
                  Primrose Quill Rowan Sorrel Tansy Ulric Verity Willow Xanthe Yarrow Zephyr Aspen Bracken Clover Drift].freeze
       # A rehearsal ends by itself after this many s.
       LASTS = 90 * 60
+      # One in so many has an unsteady connection, and is away for so many s.
+      UNSTEADY = 6
+      AWAY = 12
 
       # @param hub [Live::Hub]
       # @param lesson [Hash]
@@ -34,16 +37,30 @@ module Veranda
         id
       end
 
+      # Some lose their connection now and then, and come back before their seat is given up.
       def enter(person_id, index)
-        line = Line.new
         rng = Random.new(index)
-        @hub.background { |task| Live::Peer.new(line, person_id, @hub).run(task) }
+        student = Student.new(nil, look: -> { view }, rng: rng, pace: 8)
         @hub.background do
           sleep(index * 0.15)
-          line.say(t: 'hello', v: Live::Protocol::VERSION, sitting: @sitting_id)
-          Student.new(line, look: -> { view }, rng: rng, pace: 8).act(LASTS)
-          line.close
+          left = LASTS
+          while left.positive?
+            spell = (index % UNSTEADY).zero? ? 60 + rng.rand(180) : left
+            break unless connected(person_id) { |line| (student.line = line) && student.act(spell, leaves: spell >= left) }
+
+            left -= spell
+            sleep(AWAY)
+          end
         end
+      end
+
+      def connected(person_id)
+        line = Line.new
+        @hub.background { |task| Live::Peer.new(line, person_id, @hub).run(task) }
+        line.say(t: 'hello', v: Live::Protocol::VERSION, sitting: @sitting_id)
+        yield line
+      ensure
+        line.close
       end
 
       # @return [Student::View]

@@ -143,7 +143,7 @@ describe('LiveClient', () => {
 
   it('shows an own post at once, and the others in their order once they are there', () => {
     const EXCHANGE = 'exchange/s.main';
-    socket().tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [] } });
+    socket().tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [], pinned: [] } });
     void client.do('exchange.post', EXCHANGE, { id: 'own', text: 'Mine' });
     const posts = () => client.view<ExchangeState>(EXCHANGE)!.posts;
     expect(posts()).toMatchObject([{ id: 'own', text: 'Mine', name: 'Farah Lindqvist', on_its_way: true }]);

@@ -1,5 +1,5 @@
 import { boardFold } from './board';
-import { exchangeFold } from './exchange';
+import { exchangeFold, threadFold } from './exchange';
 import type { Fold } from './fold';
 import { ownFold } from './own';
 import { placeFold } from './place';
@@ -13,6 +13,7 @@ const folds: Record<string, Fold<unknown>> = {
   staff: staffFold as Fold<unknown>,
   place: placeFold as Fold<unknown>,
   exchange: exchangeFold as Fold<unknown>,
+  thread: threadFold as Fold<unknown>,
   own: ownFold as Fold<unknown>,
 };
 

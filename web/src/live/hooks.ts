@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, useState, useSyncExternalStore } from 'react';
+import { createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { BoardState } from './board';
 import type { ExchangeState } from './exchange';
 import { LiveClient } from './LiveClient';
@@ -46,11 +46,26 @@ export const usePlace = (sitting: string, place?: string) => useStream<PlaceStat
 export const useExchange = (sitting: string, place?: string) =>
   useStream<ExchangeState>(exchangeStream(sitting, place));
 
-/** @returns the place of a class that one is in oneself */
-export function useMyPlace(sitting: string): string | null {
-  const { you } = useConnection();
-  return useStream<OwnState>(you ? ownStream(sitting, you.id) : undefined)?.place ?? null;
+/** @returns what there is of several streams, the same list for as long as none of them changes */
+export function useStreams<State>(streams: string[]): (State | undefined)[] {
+  const client = useLive();
+  const last = useRef<(State | undefined)[]>([]);
+  return useSyncExternalStore(client.subscribe, () => {
+    const now = streams.map((stream) => client.view<State>(stream));
+    const same = now.length === last.current.length && now.every((state, index) => state === last.current[index]);
+    if (!same) last.current = now;
+    return last.current;
+  });
 }
+
+/** What concerns oneself alone in a class. */
+export function useOwn(sitting: string): OwnState | undefined {
+  const { you } = useConnection();
+  return useStream<OwnState>(you ? ownStream(sitting, you.id) : undefined);
+}
+
+/** @returns the place of a class that one is in oneself */
+export const useMyPlace = (sitting: string): string | null => useOwn(sitting)?.place ?? null;
 
 /** What one may do on a stream. */
 export function useRights(stream: string): Rights | undefined {

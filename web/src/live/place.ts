@@ -60,6 +60,8 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, signals: quiet(state, body.people) };
       case 'signals_cleared':
         return { ...state, signals: [] };
+      case 'exchange_set':
+        return { ...state, ...body };
       case 'welcomed':
         return { ...state, welcome: body };
       case 'begun':

@@ -35,6 +35,8 @@ export const staffFold: Fold<StaffState> = {
         return { ...state, removed: state.removed.filter(({ id }) => !body.people.includes(id)) };
       case 'doors_set':
         return { ...state, each: body.each };
+      case 'thread_begun':
+        return { ...state, threads: [...state.threads, body] };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

@@ -73,7 +73,7 @@ describe('a class by its address', () => {
     expect(screen.getByText(/You need do nothing but wait/)).toBeTruthy();
     await tell({ t: 'gained', stream: SITTING, head: 1, view: sitting() });
     await tell({ t: 'gained', stream: PLACE, head: 1, view: place() });
-    await tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [] } });
+    await tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [], pinned: [] } });
     expect(screen.getByRole('button', { name: 'Raise my hand' })).toBeTruthy();
     await tell({ t: 'entry', stream: SITTING, seq: 2, at: Date.now(), by: 'odalys', kind: 'ended', body: {} });
     expect(await screen.findByText('The class has ended')).toBeTruthy();

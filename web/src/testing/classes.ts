@@ -58,6 +58,8 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   hands: [],
   floor: null,
   begun: false,
+  oversight: false,
+  reactions: true,
   signals: [],
   rules: { for_all: RULES, exceptions: [], by_step: [] },
   welcome: null,
@@ -76,6 +78,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   waiting: [],
   removed: [],
   each: false,
+  threads: [],
   ...more,
 });
 

@@ -14,7 +14,7 @@ module Veranda
         begins { |concern| [concern.thread_of(concern.input[:id])].compact }
         contract do
           required(:id).value(Types::ID)
-          required(:people).array(Types::ID, max_size?: Thread::MOST_PEOPLE - 1)
+          required(:people).value(:array, max_size?: Thread::MOST_PEOPLE - 1).each(Types::ID)
           required(:staff).value(:bool)
           required(:post).hash do
             required(:id).value(Types::ID)

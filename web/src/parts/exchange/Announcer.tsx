@@ -17,6 +17,7 @@ interface Props {
 interface Seen {
   step?: string;
   floor?: string;
+  oversight: boolean;
   hands: string[];
   signals: PlaceState['signals'];
 }
@@ -43,9 +44,10 @@ export function Announcer({ sitting, place, you }: Props) {
   );
 }
 
-const seenOf = (sitting: SittingState, { floor, hands, signals }: PlaceState): Seen => ({
+const seenOf = (sitting: SittingState, { floor, oversight, hands, signals }: PlaceState): Seen => ({
   step: currentStep(sitting)?.id,
   floor: floor?.person,
+  oversight,
   hands,
   signals,
 });
@@ -57,6 +59,10 @@ function wordsFor(old: Seen, now: Seen, sitting: SittingState, you: You): string
     if (!now.floor) return 'The floor is back';
     return now.floor === you.id ? 'You have the floor' : `${name(now.floor)} has the floor`;
   }
+  if (now.oversight !== old.oversight)
+    return now.oversight
+      ? 'Staff read along in what is written from now on'
+      : 'Staff no longer read along in what begins from now on';
   const raised = now.hands.find((id) => !old.hands.includes(id) && id !== you.id);
   if (raised) return `${name(raised)} raised a hand`;
   if (now.step && now.step !== old.step) return `Now: ${currentStep(sitting)!.title}`;

@@ -2,6 +2,7 @@ import { act, createEvent, fireEvent, render, screen } from '@testing-library/re
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Incoming, Post } from '../../api/shapes';
 import { ALL_RIGHTS, connection, refused } from '../../testing/live';
+import { place, sitting } from '../../testing/classes';
 import { Exchange } from './Exchange';
 
 const STREAM = 'exchange/s.main';
@@ -23,8 +24,17 @@ const posted = (seq: number, id: string, text: string, by = 'jonas', cmd?: strin
   cmd,
   body: { id, to: 'everyone', name: by === 'farah' ? 'Farah Lindqvist' : 'Jonas Eklund', text },
 });
-const shown = (posts: Post[] = [], rights = ALL_RIGHTS) => {
-  const live = connection({ streams: { [STREAM]: { posts } }, rights });
+const shown = (posts: Post[] = [], rights = ALL_RIGHTS, more: Record<string, unknown> = {}) => {
+  const live = connection({
+    streams: {
+      [STREAM]: { posts, pinned: [] },
+      'sitting/s': sitting(),
+      'place/s.main': place(),
+      'own/s.farah': { place: 'main', threads: [] },
+      ...more,
+    },
+    rights,
+  });
   render(<Exchange sitting="s" place="main" />, { wrapper: live.wrapper });
   return live;
 };
@@ -134,9 +144,11 @@ describe('Exchange', () => {
 
   it('lets students delete their own posts and no others', () => {
     const { asked } = shown([post('a', 'Theirs'), post('b', 'Mine', 'farah')]);
-    const buttons = screen.getAllByText('Delete');
-    expect(buttons).toHaveLength(1);
-    fireEvent.click(buttons[0]!);
+    fireEvent.click(screen.getByRole('button', { name: 'What to do with the post of Jonas' }));
+    expect(screen.queryByRole('menuitem', { name: 'Delete' })).toBeNull();
+    fireEvent.keyDown(screen.getByRole('menu'), { key: 'Escape' });
+    fireEvent.click(screen.getByRole('button', { name: 'What to do with your post', hidden: true }));
+    fireEvent.click(screen.getByRole('menuitem', { name: 'Delete' }));
     expect(asked()).toEqual([['exchange.delete', { id: 'b' }]]);
   });
 
@@ -144,5 +156,103 @@ describe('Exchange', () => {
     shown([post('p1', 'متى نبدأ؟'), post('p2', 'At six.')]);
     for (const words of ['متى نبدأ؟', 'At six.']) expect(screen.getByText(words).closest('[dir=auto]')).not.toBeNull();
     expect(screen.getAllByText(/^Jonas/)[0]!.closest('[dir=auto]')).not.toBeNull();
+  });
+
+  describe('in threads', () => {
+    const people = [
+      { id: 'jonas', name: 'Jonas Whitlock' },
+      { id: 'farah', name: 'Farah Lindqvist' },
+    ];
+    const row = { id: 't', people, staff: false };
+    const with_thread = (staff = false) => ({
+      'own/s.farah': { place: 'main', threads: [{ ...row, staff }] },
+      'thread/s.t': { posts: [{ ...post('q', 'Yours?'), to: 'thread' }], pinned: [], people, staff },
+    });
+    const choose = (...names: string[]) => {
+      fireEvent.keyDown(window, { key: 'w' });
+      names.forEach((name) => fireEvent.click(screen.getByLabelText(name)));
+      fireEvent.click(screen.getByRole('button', { name: 'Write' }));
+    };
+    const write = (whom: string, text: string) => {
+      const input = screen.getByLabelText(`Write to ${whom}`);
+      fireEvent.change(input, { target: { value: text } });
+      fireEvent.keyDown(input, { key: 'Enter' });
+    };
+
+    it('shows what was written to one among what was written to all, in the order in which it was, with whom it was for', () => {
+      shown([{ ...post('a', 'Later'), at: 2 }], ALL_RIGHTS, with_thread());
+      expect(screen.getAllByTestId('post').map(({ textContent }) => textContent)).toEqual([
+        expect.stringMatching(/^Jonas to you · .*Yours\?/),
+        expect.stringMatching(/^Jonas to everyone · .*Later/),
+      ]);
+      fireEvent.click(screen.getByRole('button', { name: 'Private' }));
+      expect(screen.getAllByTestId('post')).toHaveLength(1);
+    });
+
+    it('begins a thread with those who were chosen, and goes on in the one there is', () => {
+      const { asked, tell } = shown();
+      choose('Jonas Whitlock');
+      write('Jonas', 'Psst');
+      const [name, begun] = asked().at(-1)!;
+      expect([name, begun]).toEqual([
+        'exchange.begin_thread',
+        { id: expect.any(String), people: ['jonas'], staff: false, post: { id: expect.any(String), text: 'Psst' } },
+      ]);
+      tell({ t: 'entry', stream: 'own/s.farah', kind: 'thread_begun', seq: 1, at: 1, by: 'farah', body: row });
+      write('Jonas', 'And');
+      expect(asked().at(-1)).toEqual(['thread.post', { id: expect.any(String), text: 'And' }]);
+    });
+
+    it('begins another when staff would read along that did not before, and says so', () => {
+      const { asked } = shown([], ALL_RIGHTS, { ...with_thread(), 'place/s.main': place({ oversight: true }) });
+      choose('Jonas Whitlock');
+      expect(screen.getByText('staff read along')).toBeTruthy();
+      write('Jonas', 'Psst');
+      expect(asked().at(-1)![0]).toBe('exchange.begin_thread');
+    });
+
+    it('lets one write to staff, and to no student, where students do not write to one another', () => {
+      const { asked } = shown([], {
+        ...ALL_RIGHTS,
+        threads: refused('Students may not write to one another just now.'),
+      });
+      fireEvent.keyDown(window, { key: 'w' });
+      expect(screen.getByLabelText<HTMLInputElement>('Jonas Whitlock').disabled).toBe(true);
+      expect(screen.getByText('Students may not write to one another just now.')).toBeTruthy();
+      fireEvent.click(screen.getByLabelText('All staff'));
+      write('staff', 'I am lost');
+      expect(asked().at(-1)).toEqual(['exchange.begin_thread', expect.objectContaining({ people: [], staff: true })]);
+    });
+
+    it('answers everyone in the thread, and somebody who wrote to all alone', () => {
+      const { asked } = shown([post('a', 'Who?')], ALL_RIGHTS, with_thread());
+      fireEvent.click(screen.getAllByRole('button', { name: 'What to do with the post of Jonas' })[1]!);
+      fireEvent.click(screen.getByRole('menuitem', { name: 'Answer' }));
+      write('Jonas', 'Mine');
+      expect(asked().at(-1)![0]).toBe('thread.post');
+    });
+  });
+
+  it('sets a sign to a post and takes it back, and tells how many did', () => {
+    const reactions = [
+      { person: 'farah', sign: 'agree' as const },
+      { person: 'odalys', sign: 'agree' as const },
+    ];
+    const { asked } = shown([{ ...post('a', 'Red gives way'), reactions }]);
+    expect(screen.getByText('Agree 2')).toBeTruthy();
+    const menu = () => fireEvent.click(screen.getByRole('button', { name: /What to do with the post/ }));
+    menu();
+    fireEvent.click(screen.getByRole('menuitem', { name: 'Sign: Thanks' }));
+    expect(asked().at(-1)).toEqual(['exchange.react', { id: 'a', sign: 'thanks' }]);
+  });
+
+  it('keeps pinned posts in view above the others, and lists parked ones', () => {
+    const posts = [{ ...post('a', 'Work in pairs'), parked: 'waiting' as const }, post('b', 'Other')];
+    shown(posts, ALL_RIGHTS, { [STREAM]: { posts, pinned: ['a'] } });
+    expect(screen.getByRole('region', { name: 'Kept in view' }).textContent).toContain('Work in pairs');
+    expect(log().textContent).not.toContain('Work in pairs');
+    fireEvent.click(screen.getByRole('button', { name: 'Parked 1' }));
+    expect(log().textContent).toContain('Work in pairs');
+    expect(log().textContent).not.toContain('Other');
   });
 });

@@ -1,24 +1,33 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useConnection, useExchange, useLive, useRights } from '../../live/hooks';
-import { newId } from '../../live/LiveClient';
-import { exchangeStream } from '../../live/streams';
-import { count } from '../words/times';
+import { useMemo, useState } from 'react';
+import { useConnection, useLive, usePlace } from '../../live/hooks';
+import { exchangeStream, threadStream } from '../../live/streams';
 import { useSteady } from '../hooks/useSteady';
+import { count } from '../words/times';
+import { Filters, passes, type Filter } from './Filters';
+import type { PostActs } from './PostMenu';
 import { PostView } from './PostView';
+import { usePosting } from './usePosting';
 import { useReadingBack } from './useReadingBack';
+import { useWords, type Word } from './useWords';
 import { Write } from './Write';
 
-/** The stream of written words of a place, newest below. */
+/** All written words that one may read in a place, in one stream, newest below. */
 export function Exchange({ sitting, place }: { sitting: string; place: string }) {
   const stream = exchangeStream(sitting, place);
-  const exchange = useExchange(sitting, place);
+  const { words, threads, pinned } = useWords(sitting, place);
   const { you } = useConnection();
-  const rights = useRights(stream);
-  const live = useLive();
-  const posts = exchange?.posts ?? [];
-  const { list, onScroll, below, toNewest } = useReadingBack(posts, you?.id);
-  const acts = useSteady({ remove: (id: string) => void live.do('exchange.delete', stream, { id }) });
+  const [filter, setFilter] = useState<Filter>('all');
+  // What stays in view above need not be there twice.
+  const shown = useMemo(
+    () => (words ?? []).filter((word) => passes(word, filter) && (filter !== 'all' || !pinned.includes(word.id))),
+    [words, filter, pinned],
+  );
+  const kept = useMemo(() => (words ?? []).filter(({ id }) => pinned.includes(id)), [words, pinned]);
+  const { list, onScroll, below, toNewest } = useReadingBack(shown, you?.id);
+  const writing = usePosting(sitting, place, threads, you);
+  const acts = usePostActs(sitting, place, you?.staff ?? false, writing.answer);
 
   return (
     <Box
@@ -26,9 +35,43 @@ export function Exchange({ sitting, place }: { sitting: string; place: string })
       aria-label="Exchange"
       sx={{ flex: 1, minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}
     >
-      <Box component="h2" sx={{ m: 0, px: 1.75, py: 1.25, typography: 'h2', borderBottom: 1, borderColor: 'divider' }}>
-        Exchange
+      <Box
+        sx={{
+          pl: 1.75,
+          // Room for what puts the sheet away on a phone.
+          pr: { xs: 13, md: 1.75 },
+          py: 1.25,
+          borderBottom: 1,
+          borderColor: 'divider',
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+        }}
+      >
+        <Box component="h2" sx={{ m: 0, typography: 'h2', flex: 1 }}>
+          Exchange
+        </Box>
+        <Filters words={words ?? []} filter={filter} onFilter={setFilter} />
       </Box>
+      {kept.length > 0 && (
+        <Box
+          component="section"
+          aria-label="Kept in view"
+          sx={{
+            px: 1.75,
+            py: 1,
+            bgcolor: 'veranda.ochreWash',
+            borderBottom: 1,
+            borderColor: 'divider',
+            maxHeight: '32%',
+            overflowY: 'auto',
+          }}
+        >
+          {kept.map((post) => (
+            <PostView key={post.id} post={post} you={you ?? undefined} acts={acts} pinned />
+          ))}
+        </Box>
+      )}
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
         <Box
           ref={list}
@@ -38,14 +81,9 @@ export function Exchange({ sitting, place }: { sitting: string; place: string })
           aria-label="Posts"
           sx={{ flex: 1, overflowY: 'auto', px: 1.75, py: 1.25, display: 'flex', flexDirection: 'column', gap: 1.5 }}
         >
-          {exchange && posts.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
-          {posts.map((post) => (
-            <PostView
-              key={post.id}
-              post={post}
-              own={post.by === you?.id}
-              onDelete={post.by === you?.id || you?.staff ? acts.remove : undefined}
-            />
+          {words && shown.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
+          {shown.map((post) => (
+            <PostView key={post.id} post={post} you={you ?? undefined} acts={acts} pinned={pinned.includes(post.id)} />
           ))}
         </Box>
         {below > 0 && (
@@ -59,9 +97,39 @@ export function Exchange({ sitting, place }: { sitting: string; place: string })
       </Box>
       <Write
         key={stream}
-        reason={rights?.post.allowed ? null : (rights?.post.says ?? 'One moment.')}
-        onPost={(text) => live.do('exchange.post', stream, { id: newId(), text }).then((outcome) => outcome.ok)}
+        {...{ to: writing.to, onTo: writing.setTo, seats: writing.seats, reason: writing.reason, input: writing.input }}
+        {...{ threadsReason: writing.threadsReason, remark: writing.remark, onPost: writing.post }}
       />
     </Box>
+  );
+}
+
+/** What one may do with posts here; the same for as long as one may do the same. */
+function usePostActs(sitting: string, place: string, staff: boolean, answer: (post: Word) => void): PostActs {
+  const live = useLive();
+  const stream = exchangeStream(sitting, place);
+  const signs = usePlace(sitting, place)?.reactions ?? false;
+  const steady = useSteady({
+    answer,
+    remove: ({ id, thread }: Word) =>
+      void (thread
+        ? live.do('thread.delete', threadStream(sitting, thread.id), { id })
+        : live.do('exchange.delete', stream, { id })),
+    sign: ({ id, thread }: Word, sign: Parameters<NonNullable<PostActs['sign']>>[1]) =>
+      void (thread
+        ? live.do('thread.react', threadStream(sitting, thread.id), { id, ...(sign && { sign }) })
+        : live.do('exchange.react', stream, { id, ...(sign && { sign }) })),
+    pin: ({ id }: Word, on: boolean) => void live.do('exchange.pin', stream, { id, on }),
+    park: ({ id }: Word, parked: 'waiting' | 'done' | null) =>
+      void live.do('exchange.park', stream, { id, ...(parked && { parked }) }),
+  });
+  return useMemo(
+    () => ({
+      answer: steady.answer,
+      remove: steady.remove,
+      ...(signs && { sign: steady.sign }),
+      ...(staff && { pin: steady.pin, park: steady.park }),
+    }),
+    [steady, signs, staff],
   );
 }

@@ -1,57 +1,69 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { memo } from 'react';
-import type { ExchangeState } from '../../live/exchange';
+import type { You } from '../../api/shapes';
 import { firstName } from '../words/people';
+import { SIGN_WORDS, signCounts } from '../words/signs';
 import { clockTime } from '../words/times';
+import { toWhom } from './audience';
+import { PostMenu, type PostActs } from './PostMenu';
+import type { Word } from './useWords';
 
 interface Props {
-  post: ExchangeState['posts'][number];
-  own: boolean;
+  post: Word;
+  /** Who reads it; nobody in particular in a recording. */
+  you?: You;
   /** When, if not by the time of day. */
   time?: string;
-  onDelete?: (id: string) => void;
+  /** What may be done with it. */
+  acts?: PostActs;
+  /** Whether it is kept in view. */
+  pinned?: boolean;
 }
 
 /**
  * One post, with whom it went to in words. Posts out of sight are neither laid out nor painted, and yet can be found and listened to,
  * however many there are.
  */
-export const PostView = memo(function PostView({ post, own, time = clockTime(post.at), onDelete }: Props) {
+export const PostView = memo(function PostView({ post, you, time = clockTime(post.at), acts, pinned = false }: Props) {
   if (post.deleted_by)
     return <Box sx={{ fontSize: 13, color: 'text.secondary' }}>A post of {firstName(post.name)} was deleted.</Box>;
+  const own = post.by === you?.id;
   return (
     <Box
       data-testid="post"
+      data-private={post.thread ? '' : undefined}
       sx={{
         flex: 'none',
         contentVisibility: 'auto',
         containIntrinsicSize: 'auto 44px',
+        ...(post.thread && { borderLeft: 3, borderColor: 'veranda.lake', pl: 1 }),
         '@media (hover: hover)': {
-          '& .delete': { visibility: 'hidden' },
-          '&:hover .delete, &:focus-within .delete': { visibility: 'visible' },
+          '& .menu': { opacity: 0 },
+          '&:hover .menu, &:focus-within .menu': { opacity: 1 },
         },
       }}
     >
       <Box sx={{ fontSize: 13, color: 'text.secondary', display: 'flex', alignItems: 'baseline', gap: 0.5 }}>
-        <Box component="strong" dir="auto" sx={{ color: 'text.primary' }}>
-          {own ? 'You' : firstName(post.name)}
+        <Box sx={{ minWidth: 0, overflowWrap: 'anywhere' }}>
+          <Box component="strong" dir="auto" sx={{ color: 'text.primary' }}>
+            {own ? 'You' : firstName(post.name)}
+          </Box>{' '}
+          to {post.thread && you ? <strong>{toWhom(post.thread, post.by, you)}</strong> : 'everyone'} ·{' '}
+          {post.on_its_way ? 'on its way' : time}
+          {post.parked && ` · ${post.parked === 'done' ? 'parked, done' : 'parked'}`}
         </Box>
-        to everyone · {post.on_its_way ? 'on its way' : time}
-        {onDelete && !post.on_its_way && (
-          <Button
-            className="delete"
-            size="small"
-            onClick={() => onDelete(post.id)}
-            sx={{ ml: 'auto', minHeight: { xs: 44, md: 24 }, minWidth: 0, p: '0 6px', fontSize: 13, border: 'none' }}
-          >
-            Delete
-          </Button>
-        )}
+        {acts && you && !post.on_its_way && <PostMenu {...{ post, you, acts, pinned }} />}
       </Box>
       <Box dir="auto" sx={{ overflowWrap: 'anywhere', whiteSpace: 'pre-wrap', opacity: post.on_its_way ? 0.65 : 1 }}>
         {post.text}
       </Box>
+      {post.reactions && (
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {signCounts(post.reactions)
+            .map(([sign, count]) => `${SIGN_WORDS[sign]} ${count}`)
+            .join(' · ')}
+        </Box>
+      )}
     </Box>
   );
 });

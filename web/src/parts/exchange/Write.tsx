@@ -3,22 +3,39 @@ import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { POST_LIMIT } from '../../api/contracts';
+import type { Seat } from '../../api/shapes';
 import { useShortcuts } from '../hooks/useShortcuts';
 import { useUnsent } from '../hooks/useUnsent';
+import { audienceWords, type Audience } from './audience';
+import { ToWhom } from './ToWhom';
 
 interface Props {
-  /** Why one may not write; null when one may. */
+  to: Audience;
+  onTo: (to: Audience) => void;
+  /** Who is here besides oneself. */
+  seats: Seat[];
+  /** Why one may not write to this audience; null when one may. */
   reason: string | null;
+  /** Why one may not write to students alone; null when one may. */
+  threadsReason: string | null;
+  /** What else there is to know of this audience. */
+  remark?: string;
+  /** Where one writes. */
+  input: React.RefObject<HTMLInputElement | null>;
   /** @returns whether it was taken in */
   onPost: (text: string) => Promise<boolean>;
 }
 
-/** Where one writes to everyone in a place. What was refused comes back; who goes away with something unsent is asked. */
-export function Write({ reason, onPost }: Props) {
+/** Where one writes. What was refused comes back; who goes away with something unsent is asked. */
+export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost }: Props) {
   const [text, setText] = useState('');
   const [underway, setUnderway] = useState(0);
-  const input = useRef<HTMLInputElement>(null);
-  useShortcuts({ e: ['Write to everyone here', () => input.current?.focus()] });
+  const [choosing, setChoosing] = useState<HTMLElement | null>(null);
+  const chooser = useRef<HTMLButtonElement>(null);
+  useShortcuts({
+    e: ['Write to everyone here', () => (onTo('everyone'), input.current?.focus())],
+    w: ['Write to somebody alone', () => setChoosing(chooser.current)],
+  });
   useUnsent(text.trim() !== '' || underway > 0);
 
   const send = async () => {
@@ -42,16 +59,38 @@ export function Write({ reason, onPost }: Props) {
     event.preventDefault();
     void send();
   };
+  const whom = audienceWords(to, seats);
 
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', p: 1.5 }}>
       <Box sx={{ fontSize: 13, mb: 0.75 }}>
-        {reason ?? (
-          <>
-            To <strong>everyone here</strong>
-          </>
-        )}
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+          To
+          <Button
+            ref={chooser}
+            size="small"
+            aria-haspopup="dialog"
+            aria-label={`To ${whom}. Choose whom this is for`}
+            onClick={() => setChoosing(chooser.current)}
+            sx={{ minHeight: { xs: 44, md: 28 }, p: '0 8px', fontSize: 13, fontWeight: 700, textAlign: 'left' }}
+          >
+            {whom}
+          </Button>
+          {remark && <Box sx={{ color: 'text.secondary' }}>{remark}</Box>}
+        </Box>
+        {reason && <Box sx={{ mt: 0.5 }}>{reason}</Box>}
       </Box>
+      {choosing && (
+        <ToWhom
+          anchor={choosing}
+          {...{ to, seats, reason: threadsReason, onChange: onTo }}
+          onClose={() => {
+            setChoosing(null);
+            // The popover gives the focus back to what it had before it is gone.
+            setTimeout(() => input.current?.focus());
+          }}
+        />
+      )}
       <OutlinedInput
         fullWidth
         multiline
@@ -74,7 +113,7 @@ export function Write({ reason, onPost }: Props) {
         }
         placeholder="Write, or press E"
         inputProps={{
-          'aria-label': 'Write to everyone here',
+          'aria-label': `Write to ${whom}`,
           maxLength: POST_LIMIT,
           dir: 'auto',
           enterKeyHint: 'send',

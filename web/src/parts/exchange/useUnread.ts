@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { useExchange } from '../../live/hooks';
+import { useWords } from './useWords';
 
 /** @returns how many posts of others came since the words of a place were last seen */
 export function useUnread(sitting: string, place: string, me: string, seen: boolean): number {
-  const posts = useExchange(sitting, place)?.posts ?? [];
-  const last = posts.at(-1)?.id;
+  const words = useWords(sitting, place).words ?? [];
+  const last = words.at(-1)?.id;
   const [read, setRead] = useState<{ place: string; post: string | undefined }>({ place, post: last });
   if (read.place !== place || (seen && read.post !== last)) setRead({ place, post: last });
-  const from = posts.findIndex(({ id }) => id === read.post) + 1;
-  return posts.slice(from).filter((post) => post.by !== me && !post.deleted_by).length;
+  const from = words.findIndex(({ id }) => id === read.post) + 1;
+  return words.slice(from).filter((post) => post.by !== me && !post.deleted_by).length;
 }

@@ -34,11 +34,49 @@ export function HouseRules({ sitting, at, place, onClose }: Props) {
             <Rule key={right} {...{ right, sitting, at, place }} />
           ))}
         </Box>
+        <Box component="h3" sx={{ mt: 2, mb: 0.5, typography: 'h3' }}>
+          How the class writes
+        </Box>
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          <HowOneWrites
+            {...{ sitting, at, place }}
+            what="oversight"
+            words="Staff read what students write to one another"
+          >
+            From now on. What was written before stays with those who wrote it; the class is told.
+          </HowOneWrites>
+          <HowOneWrites {...{ sitting, at, place }} what="reactions" words="Posts take signs">
+            Agree, thanks, good, puzzled
+          </HowOneWrites>
+        </Box>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Put away</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+interface HowProps extends Omit<Props, 'onClose'> {
+  what: 'oversight' | 'reactions';
+  words: string;
+  children: string;
+}
+
+function HowOneWrites({ sitting, at, place, what, words, children }: HowProps) {
+  const live = useLive();
+  return (
+    <Box component="li" sx={{ display: 'flex', alignItems: 'center', py: 0.75, borderTop: 1, borderColor: 'divider' }}>
+      <Box sx={{ flex: 1 }}>
+        {words}
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{children}</Box>
+      </Box>
+      <Switch
+        checked={place[what]}
+        slotProps={{ input: { 'aria-label': words } }}
+        onChange={(_, on) => void live.do('class.set_exchange', placeStream(sitting.id, at), { [what]: on })}
+      />
+    </Box>
   );
 }
 

@@ -40,7 +40,7 @@ const views = {
   [SITTING]: sitting(),
   [PLACE]: place(),
   [STAFF]: staff(),
-  [EXCHANGE]: { posts: [] },
+  [EXCHANGE]: { posts: [], pinned: [] },
   'own/s.odalys': { place: 'main' },
   'own/s.farah': { place: 'main' },
 };

@@ -46,7 +46,7 @@ const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<strin
   const streams = {
     [SITTING]: sitting(),
     [PLACE]: place(facts),
-    [EXCHANGE]: { posts: [] },
+    [EXCHANGE]: { posts: [], pinned: [] },
     [`own/s.${you.id}`]: { place: 'main' },
     ...(you.staff && { [STAFF]: staff() }),
     ...more,
@@ -414,9 +414,13 @@ describe('all house rules', () => {
     await screen.findByText(/Farah may: has the floor/);
     expect(item('Nobody shares a screen').textContent).toContain('Jonas may: an exception');
     expect(item('Nobody draws').textContent).toContain('rule of a step');
-    expect(screen.getAllByRole('listitem')).toHaveLength(11);
+    expect(screen.getAllByRole('listitem')).toHaveLength(13);
     fireEvent.click(screen.getByLabelText('All may add pages'));
-    expect(live.asked()).toEqual([['class.rule', { right: 'add', allow: true }]]);
+    fireEvent.click(screen.getByLabelText('Staff read what students write to one another'));
+    expect(live.asked()).toEqual([
+      ['class.rule', { right: 'add', allow: true }],
+      ['class.set_exchange', { oversight: true }],
+    ]);
     expect(survey.asked).toEqual(['/api/classes/s/places/main/rights']);
   });
 });

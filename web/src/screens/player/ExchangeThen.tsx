@@ -41,7 +41,7 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
       >
         {posts.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
         {posts.map((post) => (
-          <PostView key={post.id} post={post} own={false} time={duration(recorder.timeOf(post.at))} />
+          <PostView key={post.id} post={post} time={duration(recorder.timeOf(post.at))} />
         ))}
       </Box>
     </Box>
