@@ -105,7 +105,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
                                  signalled signal_off signals_cleared out removed let_back doors_set
-                                 begun placed posted deleted reacted pinned parked exchange_set thread_begun edited page_added laid prop_used])
+                                 begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 
@@ -118,6 +118,10 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     %w[waiting done].each { |parked| words.do(odalys, 'exchange.park', { id: 'p3', parked: parked }) }
     words.do(odalys, 'exchange.pin', { id: 'p3', on: true })
     words.do(odalys, 'exchange.pin', { id: 'p3', on: false })
+    hall.do(odalys, 'class.keep_together', { on: true })
+    hall.do(odalys, 'class.keep_together', { on: false })
+    hall.do(person(:tomas), 'class.join')
+    hall.do(person(:tomas), 'class.keep_together', { on: true })
     hall.do(odalys, 'class.set_exchange', { oversight: true, reactions: true })
     hall.do(odalys, 'class.set_exchange', { reactions: false })
     words.do(farah, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'q1', text: 'Yours?' } })

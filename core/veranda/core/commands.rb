@@ -14,7 +14,7 @@ module Veranda
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
-        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange,
+        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze

@@ -98,7 +98,7 @@ module Veranda
       # @param kind [String] see {Glimpse}
       # @param body [Hash] checked
       def glimpse(peer, stream, kind, body)
-        return unless @listeners.listens?(stream, peer) && @welcomes.may?(peer, Glimpse::RIGHTS.fetch(kind), stream)
+        return unless @listeners.listens?(stream, peer) && may_glimpse?(peer, stream, Glimpse::RIGHTS.fetch(kind))
 
         @transients.add(stream, peer.person.id, kind, body)
       end
@@ -197,6 +197,13 @@ module Veranda
         return if named.empty? || Preparing::Reader.new(@hub.archive, order.by.to_h.merge(stand_in: order.by.stand_in?)).slides?(named)
 
         raise Core::Refusal.new(:no_such_material, 'There is no such material for you to put on a board.')
+      end
+
+      # Nobody but whoever leads a place moves the view of the others.
+      def may_glimpse?(peer, stream, right)
+        return @welcomes.may?(peer, right, stream) unless right == :lead
+
+        Core::Streams::StreamName.kind(stream) == :place && @performer.copy(stream).state.leader == peer.person.id
       end
 
       def end_floor(sitting_id, stream)

@@ -7,8 +7,8 @@ module Veranda
     #
     #   Glimpse.check('pointer', { 'page' => 'p1', 'x' => 4, 'y' => 5 }) #=> the same
     module Glimpse
-      # Each kind with the right that it takes; see {Core::Rights}.
-      RIGHTS = { 'pointer' => :draw, 'ink' => :draw, 'typing' => :post }.freeze
+      # Each kind with the right that it takes, see {Core::Rights}; what part of a page one sees is glimpsed of whoever leads a place.
+      RIGHTS = { 'pointer' => :draw, 'ink' => :draw, 'typing' => :post, 'view' => :lead }.freeze
       KINDS = RIGHTS.keys.freeze
       # Numbers in one piece of ink, and in all of a stroke.
       MOST_NUMBERS = 600
@@ -28,9 +28,14 @@ module Veranda
       }.freeze
       # The end of a stroke that was given up names it and nothing else.
       END_OF_INK = { 'id' => ID, 'page' => ID, 'end' => ->(value) { value == true } }.freeze
+      # How much of a page one sees, in px: more than any page has, where it is drawn small.
+      EXTENT = ->(value) { value.is_a?(Numeric) && value.finite? && value.between?(1, 4 * Core::Types::REACH) }
+      VIEW = { 'board' => ID, 'page' => ID, 'x' => COORDINATE, 'y' => COORDINATE, 'w' => EXTENT, 'h' => EXTENT }.freeze
+      # Whoever leads looks at something that others cannot see.
+      ELSEWHERE = { 'elsewhere' => ->(value) { value == true } }.freeze
       FIELDS = { 'pointer' => [{ 'page' => ID, 'x' => COORDINATE, 'y' => COORDINATE }], 'ink' => [INK, END_OF_INK],
-                 'typing' => [{}] }.freeze
-      private_constant :ID, :COORDINATE, :INK, :END_OF_INK, :FIELDS
+                 'typing' => [{}], 'view' => [VIEW, ELSEWHERE] }.freeze
+      private_constant :ID, :COORDINATE, :INK, :END_OF_INK, :EXTENT, :VIEW, :ELSEWHERE, :FIELDS
 
       module_function
 

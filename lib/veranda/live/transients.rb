@@ -23,7 +23,7 @@ module Veranda
 
       # @param stream [String]
       # @param by [String] person id
-      # @param kind [String] a newer `pointer` or `typing` takes the place of an older one
+      # @param kind [String] a newer `pointer`, `view` or `typing` takes the place of an older one
       # @param body [Hash]
       def add(stream, by, kind, body)
         json = JSON.generate({ by: by, kind: kind, body: body })

@@ -57,6 +57,8 @@ module Veranda
         signalled: object({ signal: Views::SIGNAL }),
         signal_off: PEOPLE,
         signals_cleared: object({}),
+        together: object({}),
+        roaming: object({}),
         exchange_set: object({}, may: { oversight: BOOLEAN, reactions: BOOLEAN }),
         welcomed: Views::WELCOME,
         begun: object({}),

@@ -9,6 +9,7 @@ module Veranda
       RIGHT = one_of(Core::Rights::RIGHTS.keys)
       ANSWER = object({ allowed: BOOLEAN, code: STRING, says: maybe(STRING) })
       REFUSED = { code: STRING, says: STRING }.freeze
+      VIEW = object({ board: STRING, page: STRING, x: NUMBER, y: NUMBER, w: NUMBER, h: NUMBER })
       INK = object({ id: STRING, page: STRING, kind: one_of(Core::Boards::Mark::FREEHAND), ink: one_of(Core::Boards::Inks::NAMES),
                      x: NUMBER, y: NUMBER, width: NUMBER, from: INTEGER, points: list(NUMBER) })
 
@@ -31,7 +32,8 @@ module Veranda
                        about: 'How the class goes against its plan, in ms; `squeeze` is for staff, when late.'),
         Glimpse: either(object({ by: STRING, kind: exactly('pointer'), body: object({ page: STRING, x: NUMBER, y: NUMBER }) }),
                         object({ by: STRING, kind: exactly('ink'), body: either(INK, object({ id: STRING, page: STRING, end: BOOLEAN })) }),
-                        object({ by: STRING, kind: exactly('typing'), body: object({}) })),
+                        object({ by: STRING, kind: exactly('typing'), body: object({}) }),
+                        object({ by: STRING, kind: exactly('view'), body: either(VIEW, object({ elsewhere: BOOLEAN })) })),
         Incoming: either(
           message('welcome', { v: INTEGER, you: shape(:You), rights: shape(:RightsByStream), streams: list(shape(:StreamPart)) }),
           Entries.every("{ t: 'entry'; stream: string } & Entry", t: exactly('entry'), stream: STRING),

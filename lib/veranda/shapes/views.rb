@@ -53,7 +53,7 @@ module Veranda
                         may: { held: BOOLEAN },
                         about: 'Somebody at the doors; `held` once they were sent back there.'),
 
-        PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR),
+        PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \

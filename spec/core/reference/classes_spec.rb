@@ -108,7 +108,8 @@ RSpec.describe 'Classes, against how they went' do
     id = "p#{dice.upto(index + 1)}"
     [['exchange.post', { id: id, text: dice.one('Which of us?', '  ', 'x' * 2_001) }], ['exchange.delete', { id: id }],
      ['exchange.react', { id: id, sign: dice.one(nil, 'agree', 'thanks') }.compact], ['exchange.pin', { id: id, on: dice.one(true, false) }],
-     ['exchange.park', { id: id, parked: dice.one(nil, 'waiting', 'done') }.compact], ['class.set_exchange', { oversight: dice.one(true, false) }],
+     ['exchange.park', { id: id, parked: dice.one(nil, 'waiting', 'done') }.compact], ['class.keep_together', { on: dice.one(true, false) }],
+     ['class.set_exchange', { oversight: dice.one(true, false) }],
      ['exchange.begin_thread', { id: "t#{dice.upto(3)}", people: [dice.one('farah', 'jonas', 'odalys')], staff: dice.one(true, false),
                                  post: { id: id, text: dice.one('Yours?', ' ') } }]]
   end

@@ -186,6 +186,9 @@ export interface Commands {
     oversight?: boolean;
     reactions?: boolean;
   };
+  'class.keep_together': {
+    on: boolean;
+  };
   'exchange.post': {
     id: string;
     text: string;

@@ -337,6 +337,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'together';
+      body: TogetherBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'roaming';
+      body: RoamingBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'exchange_set';
       body: ExchangeSetBody;
       seq: number;
@@ -461,6 +477,22 @@ export type Glimpse =
       by: string;
       kind: 'typing';
       body: {};
+    }
+  | {
+      by: string;
+      kind: 'view';
+      body:
+        | {
+            board: string;
+            page: string;
+            x: number;
+            y: number;
+            w: number;
+            h: number;
+          }
+        | {
+            elsewhere: boolean;
+          };
     };
 export type Incoming =
   | {
@@ -583,6 +615,8 @@ export interface Shapes {
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
+  TogetherBody: TogetherBody;
+  RoamingBody: RoamingBody;
   ExchangeSetBody: ExchangeSetBody;
   WelcomedBody: WelcomedBody;
   BegunBody: BegunBody;
@@ -937,6 +971,7 @@ export interface PlaceView {
     since: number;
     until: number | null;
   } | null;
+  leader: string | null;
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -1141,6 +1176,8 @@ export interface SignalOffBody {
   people: string[];
 }
 export interface SignalsClearedBody {}
+export interface TogetherBody {}
+export interface RoamingBody {}
 export interface ExchangeSetBody {
   oversight?: boolean;
   reactions?: boolean;

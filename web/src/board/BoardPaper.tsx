@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { lazy, Suspense, useContext, useMemo, useState } from 'react';
+import { lazy, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import type { BoardState, NewMark } from '../live/board';
 import { useBoard, useConnection, useRights } from '../live/hooks';
@@ -20,6 +20,7 @@ import { useBoardCommands } from './useBoardCommands';
 import { placed, slideSized } from './placed';
 import { useBringing } from './useBringing';
 import { Glimpsed } from './others/Glimpsed';
+import { useFollowing, useLeading, type Lead } from './hand/useTogether';
 import { useView } from './hand/useView';
 
 // What is not on the paper from the beginning is fetched when it is asked for.
@@ -40,6 +41,19 @@ interface Props {
   /** A mark to be chosen as soon as it is there. */
   wanted?: string | null;
   inClass?: boolean;
+  /** Who leads, while the class is kept together. */
+  lead?: Lead | null;
+  /** What there is to tell of that, given whether one looks elsewhere. */
+  onLed?: (led: Led) => ReactNode;
+}
+
+/** How one stands to whoever leads. */
+export interface Led {
+  /** Whether one looks elsewhere on one's own. */
+  apart: boolean;
+  /** Whether they look at something that one cannot see. */
+  elsewhere: boolean;
+  back: () => void;
 }
 
 type Panel = 'people' | 'earlier' | 'overview' | 'shelf' | NonNullable<NewMark['prop']>;
@@ -54,7 +68,7 @@ export function BoardPaper(props: Props) {
 }
 
 function Paper(props: Props & { board: BoardState; you: You }) {
-  const { id, title, page, onPage, inspector, wanted, inClass = false, board, you } = props;
+  const { id, title, page, onPage, inspector, wanted, inClass = false, lead = null, onLed, board, you } = props;
   const rights = useRights(boardStream(id));
   const mayDraw = rights?.draw.allowed ?? false;
   const reason = rights?.draw.says ?? null;
@@ -62,7 +76,10 @@ function Paper(props: Props & { board: BoardState; you: You }) {
   const commands = useBoardCommands(id);
   const shown = board.pages.includes(page) ? page : board.pages[0]!;
   const height = useMemo(() => heightOf(board, shown), [board, shown]);
-  const { holder, ...view } = useView(height);
+  const { holder, ...own } = useView(height);
+  const here = { board: id, page: shown };
+  useLeading(lead, you.id, here, own);
+  const { zoom: view, ...led } = useFollowing(lead, you.id, here, own);
   const held = useHeld(wanted);
   const { tool, sticks, ink, chosen, take } = held;
   const [panel, setPanel] = useState<Panel | null>(null);
@@ -119,6 +136,7 @@ function Paper(props: Props & { board: BoardState; you: You }) {
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+      {onLed?.(led)}
       <Box
         ref={holder}
         sx={{

@@ -31,7 +31,7 @@ const surface = (props: Partial<Props> = {}) => (
     ink="slate"
     onTool={() => {}}
     commands={commands}
-    view={{ ...view, zoom, pan, fit: vi.fn() }}
+    view={{ ...view, zoom, pan, fit: vi.fn(), show: vi.fn() }}
     wanted={NOTHING}
     onFiles={() => {}}
     {...props}

@@ -60,6 +60,10 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, signals: quiet(state, body.people) };
       case 'signals_cleared':
         return { ...state, signals: [] };
+      case 'together':
+        return { ...state, leader: by };
+      case 'roaming':
+        return { ...state, leader: null };
       case 'exchange_set':
         return { ...state, ...body };
       case 'welcomed':

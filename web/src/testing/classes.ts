@@ -57,6 +57,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   timer: null,
   hands: [],
   floor: null,
+  leader: null,
   begun: false,
   oversight: false,
   reactions: true,

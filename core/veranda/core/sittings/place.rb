@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor welcome hosts].freeze
+        FIELDS = %i[shown timer hands floor leader welcome hosts].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -20,6 +20,8 @@ module Veranda
         attr_reader :signals
         # @return [Rights::HouseRules]
         attr_reader :rules
+        # @return [String, nil] whose view everyone has while the place is kept together
+        attr_reader :leader
         # @return [Boolean] whether staff read every thread that begins
         attr_reader :oversight
         # @return [Boolean] whether posts take signs
@@ -96,6 +98,9 @@ module Veranda
         def signal_off(_entry, body) = body[:people].each { |person| @signals.delete(person) }
         def signals_cleared(_entry, _body) = @signals = {}
 
+        def together(entry, _body) = @leader = entry.actor
+        def roaming(_entry, _body) = @leader = nil
+
         def exchange_set(_entry, body)
           @oversight = body[:oversight] if body.key?(:oversight)
           @reactions = body[:reactions] if body.key?(:reactions)
@@ -112,7 +117,8 @@ module Veranda
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
-        'exchange_set' => :exchange_set, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'exchange_set' => :exchange_set, 'together' => :together,
+        'roaming' => :roaming, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end

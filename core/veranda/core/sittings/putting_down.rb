@@ -3,7 +3,8 @@
 module Veranda
   module Core
     module Sittings
-      # What somebody leaves behind who goes out of a place: their hand goes down, their signal with it, and the floor returns.
+      # What somebody leaves behind who goes out of a place: their hand goes down, their signal with it, the floor
+      # returns, and nobody is led by them any more.
       module PuttingDown
         private
 
@@ -15,7 +16,8 @@ module Veranda
           left = scene.of(stream)
           [(entry('hand_lowered', { person: person }, on: stream) if left.hands.include?(person)),
            (entry('signal_off', { people: [person] }, on: stream) if left.signals.key?(person)),
-           (entry('floor_back', on: stream) if left.floor&.fetch(:person) == person)]
+           (entry('floor_back', on: stream) if left.floor&.fetch(:person) == person),
+           (entry('roaming', on: stream) if left.leader == person)]
         end
       end
     end

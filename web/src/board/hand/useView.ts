@@ -54,7 +54,8 @@ export function useView(height: number = PAGE_HEIGHT) {
     [size, height],
   );
   const fit = useCallback(() => setChosen(null), []);
+  const show = useCallback((wanted: View) => setChosen(wanted), []);
 
   // `holder` takes the element that holds the surface, whenever that comes to be.
-  return { holder: setNode, view, size, zoom, pan, fit, fits: chosen === null };
+  return { holder: setNode, view, size, zoom, pan, fit, show, fits: chosen === null };
 }

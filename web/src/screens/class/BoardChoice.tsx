@@ -3,8 +3,16 @@ import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { firstPage, type StaffState } from '../../live/staff';
 
-/** The boards of the class, one of which is on show. */
-export function BoardChoice({ staff, place, room }: { staff: StaffState; place: PlaceState; room: string }) {
+interface Props {
+  staff: StaffState;
+  place: PlaceState;
+  room: string;
+  /** Looks at a board that the class cannot see. */
+  onLook: (board: string, page: string) => void;
+}
+
+/** The boards of the class, one of which is on show. One that only staff can see they look at for themselves. */
+export function BoardChoice({ staff, place, room, onLook }: Props) {
   const live = useLive();
   return (
     <Box>
@@ -16,7 +24,11 @@ export function BoardChoice({ staff, place, room }: { staff: StaffState; place: 
             key={board.id}
             component="button"
             aria-pressed={shown}
-            onClick={() => void live.do('class.show', room, { board: board.id, page: firstPage(staff, board.id) })}
+            onClick={() => {
+              const page = firstPage(staff, board.id);
+              if (board.audience === 'staff') onLook(board.id, page);
+              else void live.do('class.show', room, { board: board.id, page });
+            }}
             sx={{
               display: 'block',
               width: 1,

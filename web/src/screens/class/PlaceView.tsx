@@ -17,6 +17,7 @@ import { ShelfContext } from '../../shelf/ShelfContext';
 import { Bench, formOf, together } from './Bench';
 import { FloorLine } from './FloorLine';
 import { Hands } from './Hands';
+import { LedLine } from './LedLine';
 import { Tell } from './Tell';
 import { useRoaming } from './useRoaming';
 
@@ -43,11 +44,12 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
   const staff = useStaff(sitting.id);
   const room = placeStream(sitting.id, at);
+  const looking = useRoaming(room, place, you);
   const unread = useUnread(sitting.id, at, you.id, wide || panel === 'exchange');
   const sheet = staff && (
     <Fallible what="The sheet" of={at}>
       <Suspense fallback={<Box sx={{ width: { md: 232 } }} />}>
-        <Sheet sitting={sitting} staff={staff} place={place} room={room} />
+        <Sheet sitting={sitting} staff={staff} place={place} room={room} onLook={looking.look} />
       </Suspense>
     </Fallible>
   );
@@ -69,7 +71,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
         {wide && sheet}
         <Fallible what="The board" of={place.shown?.board}>
-          <Paper sitting={sitting} place={place} room={room} you={you} course={course} />
+          <Paper {...{ sitting, place, room, you, course, looking }} />
         </Fallible>
         {wide ? (
           <Box
@@ -113,14 +115,19 @@ interface PaperProps {
   room: string;
   you: You;
   course: string;
+  looking: ReturnType<typeof useRoaming>;
 }
 
 /** The board on show, or what there is to say while there is none. */
-function Paper({ sitting, place, room, you, course }: PaperProps) {
+function Paper({ sitting, place, room, you, course, looking }: PaperProps) {
   const staff = useStaff(sitting.id);
-  const view = useRoaming(room, place, you);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
-  const board = (staff ?? sitting).boards.find(({ id }) => id === view.shown?.board);
+  const board = (staff ?? sitting).boards.find(({ id }) => id === looking.shown?.board);
+  const { leader } = place;
+  const lead = useMemo(
+    () => (leader ? { room, by: leader, astray: looking.roaming } : null),
+    [leader, room, looking.roaming],
+  );
   return (
     <Box
       component="main"
@@ -135,9 +142,18 @@ function Paper({ sitting, place, room, you, course }: PaperProps) {
       }}
     >
       <FloorLine sitting={sitting} place={place} room={room} you={you} />
-      {board && view.shown ? (
+      {board && looking.shown ? (
         <ShelfContext value={shelf}>
-          <BoardPaper inClass key={board.id} id={board.id} title={board.name} page={view.shown.page} onPage={view.go} />
+          <BoardPaper
+            inClass
+            key={board.id}
+            id={board.id}
+            title={board.name}
+            page={looking.shown.page}
+            onPage={looking.go}
+            lead={lead}
+            onLed={(led) => <LedLine {...{ sitting, place, room, you, led, looking }} />}
+          />
         </ShelfContext>
       ) : (
         <Box
@@ -157,11 +173,6 @@ function Paper({ sitting, place, room, you, course }: PaperProps) {
             ? 'The doors are open. Begin with the first step when you are ready.'
             : 'No board is on show yet.'}
         </Box>
-      )}
-      {view.roaming && (
-        <Button onClick={view.back} sx={{ alignSelf: 'center', mt: 0.75 }}>
-          Back to the page on show
-        </Button>
       )}
     </Box>
   );

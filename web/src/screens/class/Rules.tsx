@@ -43,6 +43,15 @@ export function Rules({ sitting, place, room }: { sitting: SittingState; place: 
           />
         </Box>
       ))}
+      <Box sx={{ display: 'flex', alignItems: 'center', fontSize: 14, minHeight: 34 }}>
+        <Box sx={{ flex: 1 }}>{place.leader ? 'Kept together' : 'Everyone looks where they like'}</Box>
+        <Switch
+          size="small"
+          checked={place.leader !== null}
+          slotProps={{ input: { 'aria-label': 'Keep everyone together' } }}
+          onChange={(_, on) => void live.do('class.keep_together', room, { on })}
+        />
+      </Box>
       <Button onClick={() => setAll(true)} sx={{ width: 1, mt: 0.5 }}>
         All house rules
       </Button>

@@ -19,10 +19,11 @@ interface Props {
   place: PlaceState;
   /** Stream of the place. */
   room: string;
+  onLook: (board: string, page: string) => void;
 }
 
 /** The instructor's own column: this step's notes, what comes next, and the rules in force. */
-export function Sheet({ sitting, staff, place, room }: Props) {
+export function Sheet({ sitting, staff, place, room, onLook }: Props) {
   const live = useLive();
   const { timing } = useConnection();
   const step = currentStep(sitting);
@@ -89,7 +90,7 @@ export function Sheet({ sitting, staff, place, room }: Props) {
       {planned?.material && <MaterialAtHand id={planned.material} />}
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
-      <BoardChoice staff={staff} place={place} room={room} />
+      <BoardChoice staff={staff} place={place} room={room} onLook={onLook} />
       {staff.waiting.length === 0 && staff.removed.length === 0 && (
         <AtTheDoors sitting={sitting.id} staff={staff} open />
       )}

@@ -36,6 +36,10 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
     ...(you.staff && {
       ']': ['Go on to the next step', () => move(1)],
       '[': ['Go back to the step before', () => move(-1)],
+      k: [
+        'Keep everyone together, or let them roam',
+        () => void live.do('class.keep_together', room, { on: !place.leader }),
+      ],
       f: ['Lend the floor to the next hand', () => void live.do('class.lend_floor', room, {})],
     }),
   });

@@ -136,9 +136,10 @@ describe('a class under way', () => {
 });
 
 describe('the sheet', () => {
+  const looked = vi.fn();
   const Plan = () => {
     const [now, here, own] = [useSitting('s')!, usePlace('s')!, useStaff('s')!];
-    return <Sheet sitting={now} staff={own} place={here} room={PLACE} />;
+    return <Sheet sitting={now} staff={own} place={here} room={PLACE} onLook={looked} />;
   };
 
   it('tells the step, what comes next, and how late it is', () => {
@@ -153,11 +154,14 @@ describe('the sheet', () => {
     const { wrapper, asked } = joined();
     render(<Plan />, { wrapper });
     fireEvent.click(screen.getByRole('button', { name: '+5 min' }));
+    fireEvent.click(screen.getByRole('button', { name: /^Names/ }));
     fireEvent.click(screen.getByRole('button', { name: /Answers/ }));
     fireEvent.click(screen.getByLabelText('All may draw'));
+    // A board for staff is looked at, not shown.
+    expect(looked).toHaveBeenCalledWith('b3', 'p4');
     expect(asked()).toEqual([
       ['class.extend', { minutes: 5 }],
-      ['class.show', { board: 'b3', page: 'p4' }],
+      ['class.show', { board: 'b1', page: 'p1' }],
       ['class.rule', { right: 'draw', allow: false }],
     ]);
   });

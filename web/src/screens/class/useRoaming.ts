@@ -3,25 +3,35 @@ import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { You } from '../../api/shapes';
 
+interface Look {
+  board: string;
+  page: string;
+  /** What was on show when one turned away from it. */
+  from: PlaceState['shown'];
+}
+
 /**
- * Which page one looks at. Staff turn pages for everyone; students may turn them for themselves
- * and come back, and whatever comes on show takes them along.
+ * What one looks at. Staff turn pages for everyone, and may look at boards that only they can see; students may turn pages for
+ * themselves. Whoever does may come back, and whatever comes on show takes them along.
  */
 export function useRoaming(stream: string, { shown }: PlaceState, you: You) {
   const live = useLive();
-  const [own, setOwn] = useState<{ page: string; from: PlaceState['shown'] } | null>(null);
-  const roaming = own !== null && own.from === shown && own.page !== shown?.page;
+  const [own, setOwn] = useState<Look | null>(null);
+  const roaming = own !== null && own.from === shown && !(own.board === shown?.board && own.page === shown.page);
+  const board = roaming ? own.board : shown?.board;
 
   const go = (page: string) => {
-    if (!shown) return;
-    if (you.staff) void live.do('class.show', stream, { board: shown.board, page });
-    else setOwn({ page, from: shown });
+    if (!board) return;
+    if (you.staff && !roaming) void live.do('class.show', stream, { board, page });
+    else setOwn({ board, page, from: shown });
   };
 
   return {
-    shown: roaming && shown ? { board: shown.board, page: own.page } : shown,
+    shown: roaming ? { board: own.board, page: own.page } : shown,
     roaming,
     go,
+    /** Looks at another board without bringing it on show. */
+    look: (board: string, page: string) => setOwn({ board, page, from: shown }),
     back: () => setOwn(null),
   };
 }
