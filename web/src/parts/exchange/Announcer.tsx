@@ -38,7 +38,7 @@ export function Announcer({ sitting, place, you }: Props) {
   }, [sitting, place, you]);
 
   return (
-    <Box aria-live="polite" sx={visuallyHidden}>
+    <Box aria-live="polite" data-testid="announcer" sx={visuallyHidden}>
       {words}
     </Box>
   );

@@ -7,7 +7,7 @@ import { Slats } from './Slats';
 
 interface Props {
   title: string;
-  under: string;
+  under: ReactNode;
   children?: ReactNode;
   /** The way out, which stays beside the title where the rest goes below it. */
   end?: ReactNode;

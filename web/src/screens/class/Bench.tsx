@@ -5,7 +5,6 @@ import { useServerNow } from '../../live/hooks';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import type { Seat, You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
-import { present, type SittingState } from '../../live/sitting';
 import { MAIN, partOf, sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
@@ -38,11 +37,6 @@ export function formOf(wide: boolean, people: number): BenchForm {
   return people <= FEW ? 'few' : people > MANY ? 'many' : 'plain';
 }
 
-/** @returns everyone in a place, as one group */
-export const together = (sitting: SittingState, hands: string[]): Group[] => [
-  { id: 'main', name: null, seats: inOrder(sitting, hands) },
-];
-
 interface Props {
   groups: Group[];
   /** What is shown of somebody in place of their initials, such as their picture. */
@@ -54,16 +48,6 @@ interface Props {
   /** How it lies, see {@link formOf}. */
   form?: BenchForm;
   children: ReactNode;
-}
-
-/** Everyone present: raised hands first in their order, then staff, then the others by name. */
-function inOrder(sitting: SittingState, hands: string[]): Seat[] {
-  const rank = (seat: Seat) => {
-    const hand = hands.indexOf(seat.id);
-    if (hand >= 0) return hand;
-    return seat.role === 'instructor' ? 10_000 : seat.role === 'assistant' ? 10_001 : 10_002;
-  };
-  return present(sitting).sort((one, other) => rank(one) - rank(other) || one.name.localeCompare(other.name));
 }
 
 const LIES: Record<BenchForm, object> = {

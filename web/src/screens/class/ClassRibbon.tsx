@@ -2,21 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { You } from '../../api/shapes';
 import { useConnection, useLive, useServerNow } from '../../live/hooks';
-import type { PlaceState } from '../../live/place';
 import { currentStep, isRecording, present, type SittingState } from '../../live/sitting';
 import { sittingStream } from '../../live/streams';
 import { Lantern } from '../../parts/frame/Lantern';
 import { Ribbon } from '../../parts/frame/Ribbon';
 import { clockTime, drift, duration, minutesOf } from '../../parts/words/times';
-import { ClassTimer } from './ClassTimer';
 import { EndClass, Leave } from './leaving';
 import { RunStrip } from './RunStrip';
+import { useComingAndGoing } from './useComingAndGoing';
 
 interface Props {
   sitting: SittingState;
-  place: PlaceState;
-  /** Stream of the place one is in, for its timer. */
-  room: string;
   you: You;
   rehearsal: boolean;
 }
@@ -25,18 +21,23 @@ interface Props {
 const STRIP_EVERY = 5_000;
 
 /** What concerns the whole class: where it is in its plan, the time, the recording, and the way out. Each part keeps its own time. */
-export function ClassRibbon({ sitting, place, room, you, rehearsal }: Props) {
-  const here = present(sitting).length;
+export function ClassRibbon({ sitting, you, rehearsal }: Props) {
+  const here = `${present(sitting).length} here`;
+  const passing = useComingAndGoing(sitting, you.id);
   return (
     <Ribbon
       title={sitting.title}
-      under={`${rehearsal ? 'Rehearsal' : sitting.course} · ${here} here`}
+      under={
+        <>
+          <span aria-live="polite">{passing}</span>
+          {passing ? ` · ${here}` : `${rehearsal ? 'Rehearsal' : sitting.course} · ${here}`}
+        </>
+      }
       end={you.staff ? <EndClass sitting={sitting} /> : <Leave />}
     >
       <Strip sitting={sitting.id} staff={you.staff} />
       <StepInWords sitting={sitting} />
       <TimeOfDay />
-      <ClassTimer place={place} stream={room} staff={you.staff} />
       <Recording sitting={sitting} staff={you.staff} />
     </Ribbon>
   );

@@ -4,10 +4,12 @@ import { lazy, Suspense, useState } from 'react';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
-import type { You } from '../../api/shapes';
+import type { Seat, You } from '../../api/shapes';
 import { firstName, isStaff } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
+import { ArrangeBench } from './ArrangeBench';
+import type { Arrangement } from './arranging';
 import { SignalCount } from './SignalCount';
 import { useMySignal } from './useMySignal';
 
@@ -21,15 +23,21 @@ interface Props {
   room: string;
   you: You;
   oneLine: boolean;
+  arrangement: Arrangement;
+  onArrange: (arrangement: Arrangement) => void;
+  /** As the bench has them. */
+  seats: Seat[];
 }
 
 /** For staff: how many hands are up and what is signalled, with what one does about the first hand. */
-export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
+export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onArrange, seats }: Props) {
   const live = useLive();
   useMySignal(place, room, you);
   const [asking, setAsking] = useState(false);
   useShortcuts({ q: ['Who has not been heard', () => setAsking(true)] });
-  const first = sitting.seats.find((seat) => seat.id === place.hands[0]);
+  // On a bench that begins with who was heard least, so do the hands.
+  const next = arrangement.order === 'heard' ? seats.find(({ id }) => place.hands.includes(id))?.id : place.hands[0];
+  const first = sitting.seats.find((seat) => seat.id === next);
   const name = first && firstName(first.name);
   const heard = first && (
     <>
@@ -57,6 +65,7 @@ export function Hands({ sitting, place, at, room, you, oneLine }: Props) {
       <Button title="Who has not been heard, key: q" onClick={() => setAsking(true)} sx={{ flex: 'none' }}>
         Quiet
       </Button>
+      {sitting.seats.length > 3 && <ArrangeBench arrangement={arrangement} onArrange={onArrange} />}
       {asking && (
         <Suspense fallback={null}>
           <Heard sitting={sitting} at={at} onClose={() => setAsking(false)} />

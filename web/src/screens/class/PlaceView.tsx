@@ -5,7 +5,7 @@ import type { You } from '../../api/shapes';
 import { BoardPaper } from '../../board/BoardPaper';
 import { useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { currentStep, type SittingState } from '../../live/sitting';
+import { currentStep, present, type SittingState } from '../../live/sitting';
 import { placeStream } from '../../live/streams';
 import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
@@ -14,11 +14,14 @@ import { FromBelow } from '../../parts/frame/FromBelow';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
 import { ShelfContext } from '../../shelf/ShelfContext';
-import { Bench, formOf, together } from './Bench';
+import { arranged, USUAL, type Arrangement } from './arranging';
+import { Bench, formOf } from './Bench';
 import { FloorLine } from './FloorLine';
 import { Hands } from './Hands';
 import { LedLine } from './LedLine';
 import { Tell } from './Tell';
+import { TimerLine } from './TimerLine';
+import { useHeard } from './useHeard';
 import { useRoaming } from './useRoaming';
 
 // Only staff have one.
@@ -58,11 +61,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Exchange sitting={sitting.id} place={at} />
     </Fallible>
   );
-  const groups = useMemo(() => together(sitting, place.hands), [sitting, place.hands]);
-  const form = formOf(
-    wide,
-    groups.reduce((sum, { seats }) => sum + seats.length, 0),
-  );
+  const [arrangement, setArrangement] = useState<Arrangement>(USUAL);
+  const heard = useHeard(sitting.id, at, arrangement.order === 'heard');
+  const people = useMemo(() => present(sitting), [sitting]);
+  const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
+  const form = formOf(wide, people.length);
   const oneLine = form === 'line' || form === 'few';
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
@@ -90,7 +93,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
         )}
       </Box>
-      <Bench groups={groups} place={place} room={room} you={you} form={form}>
+      <Bench groups={[{ id: 'main', name: null, seats }]} place={place} room={room} you={you} form={form}>
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
             Sheet
@@ -101,7 +104,9 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             Exchange{unread > 0 && `, ${unread} new`}
           </Button>
         )}
-        {you.staff && <Hands sitting={sitting} place={place} at={at} room={room} you={you} oneLine={oneLine} />}
+        {you.staff && (
+          <Hands {...{ sitting, place, at, room, you, oneLine, arrangement, seats }} onArrange={setArrangement} />
+        )}
         {!you.staff && <Tell place={place} room={room} you={you} form={form} onHand={onHand} />}
       </Bench>
       <Announcer sitting={sitting} place={place} you={you} />
@@ -141,6 +146,7 @@ function Paper({ sitting, place, room, you, course, looking }: PaperProps) {
         pb: { xs: 0.5, md: 1 },
       }}
     >
+      <TimerLine place={place} room={room} staff={you.staff} />
       <FloorLine sitting={sitting} place={place} room={room} you={you} />
       {board && looking.shown ? (
         <ShelfContext value={shelf}>

@@ -98,10 +98,25 @@ export function Sheet({ sitting, staff, place, room, onLook }: Props) {
   );
 }
 
-/** How long the class has been at a step. */
+/** ms before the end of a step from which on it is said. */
+const NUDGE = 75_000;
+
+/** How long the class has been at a step, and that its time is nearly over. */
 function MinutesSpent({ step }: { step: string }) {
   const { timing } = useConnection();
   const now = useServerNow(5_000);
   const stretch = timing?.stretches.find((candidate) => candidate.step === step);
-  return stretch ? <>{minutesOf(stretch, Math.max(now - timing!.at, 0))} · </> : null;
+  if (!stretch) return null;
+  const age = Math.max(now - timing!.at, 0);
+  const left = stretch.planned - stretch.spent - age;
+  return (
+    <>
+      {minutesOf(stretch, age)} · {/* Quiet: it is the instructor who decides when a step is over. */}
+      {left < NUDGE && (
+        <Box component="strong" role="status" sx={{ color: 'text.primary' }}>
+          {left > 0 ? 'about a minute left' : 'its time is over'} ·{' '}
+        </Box>
+      )}
+    </>
+  );
 }

@@ -46,7 +46,7 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
 
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
-      <ClassRibbon sitting={sitting} place={place} room={room} you={you} rehearsal={facts.rehearsal} />
+      <ClassRibbon sitting={sitting} you={you} rehearsal={facts.rehearsal} />
       <PlaceView sitting={sitting} place={place} at={at} you={you} course={facts.course} onHand={hand} />
     </Box>
   );

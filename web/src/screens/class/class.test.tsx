@@ -1,8 +1,9 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Incoming } from '../../api/shapes';
+import type { HeardRow, Incoming, Seat } from '../../api/shapes';
 import { useSitting, usePlace, useStaff } from '../../live/hooks';
 import {
   classFacts,
@@ -18,9 +19,12 @@ import {
   timing,
 } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
-import { Bench, together } from './Bench';
+import { Bench } from './Bench';
 import { ClassRibbon } from './ClassRibbon';
-import { ClassTimer } from './ClassTimer';
+import { present } from '../../live/sitting';
+import { arranged, USUAL, type Order, type Show } from './arranging';
+import { passages, passageWords } from './useComingAndGoing';
+import { TimerLine } from './TimerLine';
 import { Doors } from './Doors';
 import { Sheet } from './Sheet';
 import { Teaching } from './Teaching';
@@ -48,7 +52,12 @@ const joined = (who = ODALYS, streams: Record<string, unknown> = {}) => {
   // Nobody but staff is told what is staff's.
   const told = Object.entries({ ...views, ...streams }).filter(([name]) => who.staff || !name.startsWith('staff/'));
   const live = connection({ you: who, streams: Object.fromEntries(told) });
-  const wrapper = ({ children }: { children: ReactNode }) => <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>;
+  const client = new QueryClient();
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>
+    </QueryClientProvider>
+  );
   return { ...live, wrapper };
 };
 let seq = 0;
@@ -102,8 +111,8 @@ describe('a class under way', () => {
 
   it('says who raised a hand and which step it is, once and for those who listen', () => {
     const { wrapper, tell, client } = joined();
-    const { container } = render(<Room />, { wrapper });
-    const said = () => container.querySelector('[aria-live=polite]:not([role])')!.textContent;
+    render(<Room />, { wrapper });
+    const said = () => screen.getByTestId('announcer').textContent;
     tell(entry(PLACE, 'hand_raised', {}, 'farah'));
     expect(said()).toBe('Farah Lindqvist raised a hand');
     tell(entry(SITTING, 'moved', { step: 'sum-up' }));
@@ -199,7 +208,7 @@ describe('the sheet', () => {
 describe('the bench', () => {
   const People = () => (
     <Bench
-      groups={together(useSitting('s')!, usePlace('s')!.hands)}
+      groups={[{ id: 'main', name: null, seats: arranged(present(useSitting('s')!), usePlace('s')!, USUAL) }]}
       pictureOf={({ id }) => (id === 'farah' ? <video data-testid="picture" /> : undefined)}
       place={usePlace('s')!}
       room={PLACE}
@@ -218,6 +227,25 @@ describe('the bench', () => {
     tell(entry(PLACE, 'hand_raised', {}, 'farah'));
     tell(entry(PLACE, 'hand_lowered', { person: 'jonas' }));
     expect(order()).toEqual(['seat-farah', 'seat-odalys', 'seat-jonas']);
+  });
+
+  it('shows some of the people, and whoever was heard least first, as staff ask', () => {
+    const [jonas, odalys, farah] = SEATS as [Seat, Seat, Seat];
+    const facts = place({ hands: ['farah'], signals: [{ person: 'jonas', signal: 'done', at: 1 }] });
+    const names = (...arrangement: [Order, Show]) =>
+      arranged(SEATS, facts, { order: arrangement[0], show: arrangement[1] }, heardRows).map(({ id }) => id);
+    const heardRows = [{ person: 'jonas' }, { person: 'farah' }] as HeardRow[];
+    expect(names('name', 'all')).toEqual(['farah', 'jonas', 'odalys']);
+    expect(names('role', 'hands')).toEqual([farah.id]);
+    expect(names('role', 'not_done')).toEqual([farah.id]);
+    expect(names('heard', 'all')).toEqual([farah.id, jonas.id, odalys.id]);
+    const both = { ...facts, hands: ['farah', 'jonas'] };
+    expect(arranged(SEATS, both, { order: 'heard', show: 'hands' }, heardRows).map(({ id }) => id)).toEqual([
+      'jonas',
+      'farah',
+    ]);
+    const away = [{ ...jonas, presence: 'dropped' as const }, farah];
+    expect(arranged(away, facts, { order: 'role', show: 'away' }).map(({ id }) => id)).toEqual(['jonas']);
   });
 
   it('keeps a picture the same element wherever its seat goes', () => {
@@ -259,16 +287,19 @@ describe('the bench', () => {
 });
 
 describe('the ribbon', () => {
-  const Band = () => (
-    <ClassRibbon sitting={useSitting('s')!} place={usePlace('s')!} room={PLACE} you={ODALYS} rehearsal={false} />
-  );
+  const Band = () => <ClassRibbon sitting={useSitting('s')!} you={ODALYS} rehearsal={false} />;
 
   it('goes by the clock of the server, wherever that of the device stands', () => {
     vi.useFakeTimers({ now: new Date(2026, 10, 25, 12, 0) });
-    const { wrapper, tell } = joined(ODALYS, {
-      [PLACE]: place({ timer: { ends_at: Date.now() + 3_600_000 + 90_000, label: 'Think' } }),
-    });
-    render(<Band />, { wrapper });
+    const { wrapper, tell } = joined();
+    const timer = { ends_at: Date.now() + 3_600_000 + 90_000, label: 'Think' };
+    render(
+      <>
+        <Band />
+        <TimerLine place={place({ timer })} room={PLACE} staff={false} />
+      </>,
+      { wrapper },
+    );
     tell({ t: 'timing', stream: SITTING, timing: timing({ at: Date.now() + 3_600_000 }) });
     act(() => void vi.advanceTimersByTime(5_100));
     expect(screen.getByText('13:00')).toBeTruthy();
@@ -297,12 +328,42 @@ describe('the ribbon', () => {
     expect(screen.getByText(/2 here/)).toBeTruthy();
   });
 
+  it('tells for a while who came and went, together', () => {
+    vi.useFakeTimers();
+    const { wrapper, tell } = joined();
+    render(<Band />, { wrapper });
+    const people = [
+      { id: 'hana', name: 'Hana Morozov', role: 'student' },
+      { id: 'nils', name: 'Nils Okafor', role: 'student' },
+    ];
+    tell(entry(SITTING, 'joined', { people, place: 'main' }));
+    tell(entry(SITTING, 'dropped', {}, 'jonas'));
+    expect(screen.getByText('Hana and Nils came in, Jonas lost the connection')).toBeTruthy();
+    act(() => void vi.advanceTimersByTime(6_100));
+    expect(screen.queryByText(/came in/)).toBeNull();
+  });
+
   it('says that time is up, and lets staff put the timer away', () => {
     const { wrapper, asked } = joined();
-    render(<ClassTimer place={place({ timer: { ends_at: Date.now() - 5 } })} stream={PLACE} staff />, { wrapper });
+    render(<TimerLine place={place({ timer: { ends_at: Date.now() - 5 } })} room={PLACE} staff />, { wrapper });
     expect(screen.getByText('time is up')).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Put the timer away' }));
     expect(asked()).toEqual([['class.stop_timer', {}]]);
+  });
+});
+
+describe('who comes and goes', () => {
+  it('is told by name, or by number where there are many; who came back at once has not been away', () => {
+    const people = ['Ada', 'Bo', 'Cy', 'Di'].map((name) => seat(name, name, { presence: 'left' }));
+    const here = people.map((one) => ({ ...one, presence: 'here' as const }));
+    expect(passageWords(passages(people, here, 'x'))).toBe('4 people came in');
+    expect(passageWords(passages(people, here, 'Di'))).toBe('Ada, Bo and Cy came in');
+    const dropped = [{ ...here[0]!, presence: 'dropped' as const }];
+    expect(passageWords([...passages(here, dropped, 'x'), ...passages(dropped, here.slice(0, 1), 'x')])).toBe(
+      'Ada came back',
+    );
+    expect(passages(here, here, 'x')).toEqual([]);
+    expect(passageWords(passages(dropped, [{ ...here[0]!, presence: 'left' }], 'x'))).toBe('Ada left');
   });
 });
 

@@ -193,7 +193,7 @@ describe('the bench', () => {
 });
 
 describe('what is said to who listens', () => {
-  const said = () => document.querySelector('[aria-live=polite]')!.textContent;
+  const said = () => screen.getByTestId('announcer').textContent;
 
   it('is who has the floor, and that it is back', () => {
     const { tell } = joined(FARAH);

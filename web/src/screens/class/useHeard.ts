@@ -6,11 +6,15 @@ import { count } from '../../parts/words/times';
 /** How often (ms) it is counted anew while one looks. */
 export const HEARD_EVERY = 10_000;
 
-/** Who was heard least and longest ago, first, and how evenly a place is heard; undefined until it is counted. */
-export function useHeard(sitting: string, at: string) {
+/**
+ * Who was heard least and longest ago, first, and how evenly a place is heard; undefined until it is counted.
+ * @param wanted whether anybody looks
+ */
+export function useHeard(sitting: string, at: string, wanted = true) {
   return useQuery({
     queryKey: ['heard', sitting, at],
     queryFn: () => get<{ people: HeardRow[]; gini: number | null }>(`/api/classes/${sitting}/places/${at}/heard`),
+    enabled: wanted,
     refetchInterval: HEARD_EVERY,
     gcTime: 0,
   }).data;
