@@ -20,6 +20,15 @@ interface Props {
 /** How often (ms) the strip moves on: a step is minutes long. */
 const STRIP_EVERY = 5_000;
 
+/** Who comes and goes takes no room from the strip. */
+const PASSING = {
+  display: 'inline-block',
+  maxWidth: { xs: '75%', md: 180 },
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  verticalAlign: 'bottom',
+};
+
 /** What concerns the whole class: where it is in its plan, the time, the recording, and the way out. Each part keeps its own time. */
 export function ClassRibbon({ sitting, you, rehearsal }: Props) {
   const here = `${present(sitting).length} here`;
@@ -29,7 +38,9 @@ export function ClassRibbon({ sitting, you, rehearsal }: Props) {
       title={sitting.title}
       under={
         <>
-          <span aria-live="polite">{passing}</span>
+          <Box component="span" aria-live="polite" title={passing ?? undefined} sx={PASSING}>
+            {passing}
+          </Box>
           {passing ? ` · ${here}` : `${rehearsal ? 'Rehearsal' : sitting.course} · ${here}`}
         </>
       }

@@ -82,7 +82,7 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
       </>
     );
   return (
-    <Box sx={{ width: 252, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+    <Box sx={{ width: 336, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'grid' }}>
           {signals}
