@@ -22,6 +22,7 @@ module Demo
       { id: 'reports', title: 'Reports', minutes: 15, shortest: 10, notes: 'Two minutes for each group.', board: 'rules-fog' },
       { id: 'sum-up', title: 'Sum up', minutes: 12, shortest: 6, notes: '', board: 'rules-crossing' }
     ].freeze
+    WELCOME = "Good evening. Have your chart of Corran Narrows and a soft pencil at hand.\nWe begin with names, so think of one word for last week."
     BOARDS = { 'rules-names' => 'Names', 'rules-lights' => 'Lights recap', 'rules-crossing' => 'Crossing in Corran Narrows',
                'rules-fog' => 'Fog drill' }.freeze
 
@@ -38,7 +39,7 @@ module Demo
       steps = STEPS.map { |step| step[:id] == 'fog' ? step.merge(material: @materials[:light]) : step }
       @archive.lessons.create(id: 'rules', course_id: School::NAVIGATION, number: 3, title: 'Collision rules in narrow water',
                               minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: steps)
-      @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights')
+      @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights', welcome: WELCOME, welcome_ink: 'lake')
       BOARDS.each { |id, name| @archive.lessons.add_board('rules', id: id, name: name) }
       @shelf.board('rules', 'rules-slides', 'Collision rules, slides', @materials[:deck])
       hands = Hands.new(@archive)

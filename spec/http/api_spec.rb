@@ -57,6 +57,42 @@ RSpec.describe 'The web server' do
       expect(nobody.post("/api/lessons/#{fresh_lesson[:lesson]}/class").code).to eq('not_invited')
     end
 
+    it 'let no stranger in where only those who were invited come, and keep those who have come before' do
+      made = fresh_lesson
+      path = "/api/lessons/#{made[:lesson]}"
+      token = odalys.post("#{path}/links").body['token']
+      before = VisitorClient.new(server)
+      expect(before.enter(token, name: 'Ruth Tallis').status).to eq(200)
+      odalys.patch(path, { version: odalys.get(path).body['version'], invited_only: true })
+      expect(nobody.enter(token, name: 'Oona Teague').code).to eq('invited_only')
+      expect(nobody.post("#{path}/class").status).not_to eq(200)
+      expect(before.enter(token).status).to eq(200)
+      expect(before.post("#{path}/class").status).to eq(200)
+      expect(VisitorClient.new(server, as: 'farah').enter(token).status).to eq(200)
+    end
+
+    it 'bring people to a waiting room with a welcome, as it was last written, and in no other form' do
+      made = fresh_lesson
+      path = "/api/lessons/#{made[:lesson]}"
+      version = odalys.get(path).body['version']
+      expect(odalys.patch(path, { version: version, welcome: 'x' * 601 }).code).to eq('bad_input')
+      expect(odalys.patch(path, { version: version, welcome_ink: 'red; url(x)' }).code).to eq('bad_input')
+      odalys.patch(path, { version: version, welcome: '<b>Bring</b> a chart', welcome_ink: 'lake' })
+      sitting = odalys.post("#{path}/class").body['sitting']
+      welcome = ARCHIVE.log.state("place/#{sitting}.waiting").first.welcome
+      expect(welcome).to include(words: '<b>Bring</b> a chart', ink: 'lake')
+      copy = odalys.post("#{path}/copies", { starts_at: 1_800_000_000_000 }).body['id']
+      expect(odalys.get("/api/lessons/#{copy}").body).to include('welcome' => '<b>Bring</b> a chart', 'welcome_ink' => 'lake')
+    end
+
+    it 'tell staff who may be expected, and nobody else' do
+      made = fresh_lesson
+      names = odalys.get("/api/lessons/#{made[:lesson]}/expected").body['people'].map { |person| person['name'] }
+      expect(names).to include('Farah Lindqvist')
+      expect(names).not_to include('Odalys Brandt', 'Tomas Ferrand')
+      expect(VisitorClient.new(server, as: 'farah').get("/api/lessons/#{made[:lesson]}/expected").code).to eq('staff_only')
+    end
+
     it 'say so when they are wrong, taken back or expired' do
       made = fresh_lesson
       expect(nobody.enter('nonsense').code).to eq('link_unknown')

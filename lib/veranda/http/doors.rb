@@ -6,6 +6,7 @@ module Veranda
     # of it in a message does not use it up.
     class Doors < Resource
       KINDS = %w[personal class recording].freeze
+      INVITED_ONLY = 'This class is for those who were invited. Sign in, or ask its instructor for a link of your own.'
 
       post '/api/links/look' do
         link = archive.links.open(input['token'], KINDS)
@@ -35,6 +36,13 @@ module Veranda
 
         json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal],
              recording: recording(row, lesson), shared: archive.recordings.shared?(id))
+      end
+
+      # Who may be expected: the course's students, and guests who were let in before.
+      get '/api/lessons/:id/expected' do |id|
+        staff!(lesson = archive.lessons.fetch(id))
+        students = archive.people.roster(lesson[:course_id]).reject { |person| Core::Person::STAFF.include?(person[:role]) }
+        json(people: (students + archive.people.guests(id)).map { |person| person.slice(:id, :name) }.uniq)
       end
 
       # Who came into a lesson's classes by link, and the links that still let people in.
@@ -73,6 +81,8 @@ module Veranda
       def enter_class(link, facts)
         lesson = archive.lessons.fetch(link[:lesson_id])
         unless visitor.in_lesson(lesson)
+          raise Core::Refusal.new(:invited_only, INVITED_ONLY) if lesson[:invited_only]
+
           known = visitor.person
           id = known ? known[:id] : archive.people.add(Core::Name.clean(facts['name']))
           archive.people.admit(lesson[:id], id, link_id: link[:id])

@@ -30,6 +30,7 @@ module Veranda
         'GET /api/lessons/:id/news' => list(shape(:News)),
         'POST /api/lessons/:id/links' => shape(:MadeLink),
         'DELETE /api/lessons/:id/links/:link' => shape(:GuestFacts),
+        'GET /api/lessons/:id/expected' => object({ people: list(shape(:Author)) }),
         'GET /api/lessons/:id/guests' => shape(:GuestFacts),
         'DELETE /api/lessons/:id/guests/:person' => shape(:GuestFacts),
         'GET /api/classes/:id' => shape(:ClassFacts),

@@ -48,6 +48,7 @@ module Veranda
         DeskWaiting: object({ recordings: list(object(TITLED)), lessons: list(object({ **TITLED, count: INTEGER })) }),
         Step: object(STEP),
         LessonFacts: object({ **LESSON, course_id: STRING, steps: list(shape(:Step)), record_from: maybe(STRING), version: INTEGER,
+                                        welcome: STRING, welcome_ink: maybe(STRING), invited_only: BOOLEAN,
                                         sheet: SHEET, boards: list(shape(:BoardRow)), to_mend: list(shape(:Finding)) },
                             may: { conflicts: list(shape(:Conflict)) },
                             about: 'A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that ' \

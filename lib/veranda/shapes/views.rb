@@ -18,7 +18,8 @@ module Veranda
       TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
       FLOOR = object({ person: STRING, since: MOMENT, until: maybe(MOMENT) })
-      WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN })
+      WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
+                       may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES) })
 
       SIGN = one_of(Core::Exchange::React::SIGNS)
       PARKED = one_of(Core::Exchange::Park::STATES)

@@ -23,7 +23,8 @@ module Veranda
             [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])]
           end
           @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)),
-                                             record_from: lesson[:record_from])
+                                             record_from: lesson[:record_from],
+                                             **lesson.slice(:welcome, :welcome_ink, :invited_only))
           id
         end
       end

@@ -6,7 +6,7 @@ module Veranda
     class Lessons
       # Earlier versions that are kept of each lesson, to bring together what several people save.
       KEPT = 100
-      FORM = %i[title starts_at minutes steps record_from].freeze
+      FORM = %i[title starts_at minutes steps record_from welcome welcome_ink invited_only].freeze
 
       # @param db [Sequel::Database]
       # @param log [Log]
@@ -16,7 +16,7 @@ module Veranda
       end
 
       # @return [Hash] `{ id:, course_id:, number:, title:, starts_at: Time, minutes:, steps: [{id:, title:, minutes:,
-      #   shortest:, notes:, board:}], record_from:, version: }`
+      #   shortest:, notes:, board:}], record_from:, welcome:, welcome_ink:, invited_only:, version: }`
       # @raise [Core::Refusal] `no_such_lesson`
       def fetch(id)
         tidy(@db[:lessons].first(id: id)) || raise(no_such_lesson)
@@ -38,7 +38,7 @@ module Veranda
 
       # Saves what somebody has changed. When somebody else has saved since, what does not conflict with theirs is taken in.
       # @param version [Integer] the version that was edited
-      # @param changes [Hash] any of `title`, `starts_at` (Time), `minutes`, `steps`, `record_from`
+      # @param changes [Hash] any of {FORM}, `starts_at` as a Time
       # @return [Array(Hash, Array<Hash>)] the lesson as it is now, and the conflicts, see {Core::Lessons::Merge}
       # @raise [Core::Refusal] `outdated` when the version is too old to tell what was changed
       def update(id, version:, **changes)
@@ -109,7 +109,8 @@ module Veranda
         raise Core::Refusal.new(:outdated, 'This page is too old to be saved. Copy what you wrote and load it again.') unless facts
 
         facts = JSON.parse(facts, symbolize_names: true)
-        tidy(facts.merge(starts_at: Time.at(facts[:starts_at]/1000r)))
+        # Versions from before there was a welcome had none.
+        tidy({ welcome: '', welcome_ink: nil, invited_only: false }.merge(facts, starts_at: Time.at(facts[:starts_at]/1000r)))
       end
 
       def save(now, facts)

@@ -106,7 +106,7 @@ module Veranda
         facts = { id: sitting[:id], title: lesson[:title], course: @db[:courses].where(id: lesson[:course_id]).get(:name),
                   starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
                   steps: steps(lesson, boards), boards: boards,
-                  record_from: lesson[:record_from], rehearsal: sitting[:rehearsal] }
+                  record_from: lesson[:record_from], rehearsal: sitting[:rehearsal], **welcome(lesson) }
         JSON.parse(JSON.generate(facts))
       end
 
@@ -116,6 +116,10 @@ module Veranda
       end
 
       private
+
+      def welcome(lesson)
+        { words: lesson[:welcome], ink: lesson[:welcome_ink] }.reject { |_, value| value.nil? || value.empty? }
+      end
 
       def forget(id)
         boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }

@@ -35,7 +35,8 @@ module Veranda
       def manifest
         boards = @archive.lessons.boards(@lesson[:id]).each_with_index.map { |row, i| board(row, i + 1) }
         { format: Core::Lessons::Manifest::FORMAT, version: Core::Lessons::Manifest::VERSION, title: @lesson[:title],
-          minutes: @lesson[:minutes], record_from: @lesson[:record_from], steps: @lesson[:steps], boards: boards, materials: materials }
+          minutes: @lesson[:minutes], record_from: @lesson[:record_from], steps: @lesson[:steps], boards: boards, materials: materials,
+          **@lesson.slice(:welcome, :welcome_ink) }
       end
 
       def board(row, number)

@@ -980,6 +980,8 @@ export interface PlaceView {
     starts_at: number;
     minutes: number;
     rehearsal: boolean;
+    words?: string;
+    ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
   } | null;
   hosts: Author[];
   begun: boolean;
@@ -1188,6 +1190,8 @@ export interface WelcomedBody {
   starts_at: number;
   minutes: number;
   rehearsal: boolean;
+  words?: string;
+  ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
 }
 export interface BegunBody {}
 export interface HostCameBody {
@@ -1430,6 +1434,9 @@ export interface LessonFacts {
   steps: Step[];
   record_from: string | null;
   version: number;
+  welcome: string;
+  welcome_ink: string | null;
+  invited_only: boolean;
   sheet: {
     total: number;
     minutes: number;

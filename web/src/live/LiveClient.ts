@@ -20,6 +20,8 @@ export interface Connection {
 /** Refusals after which the same command may well succeed a little later. */
 const PASSING = new Set(['too_fast', 'not_saved']);
 const PASSES_IN = 1_000;
+/** ms in which an answer to a trial of the connection must come. */
+const TRIP_WITHIN = 2_000;
 
 /**
  * One browser's side of the live protocol, free of any framework: keeps the state of every stream
@@ -38,6 +40,7 @@ export class LiveClient {
     (stream) => this.pending.filter((command) => command.stream === stream),
     () => this.connection.you,
   );
+  private pongs: (() => void)[] = [];
   private listeners = new Set<() => void>();
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
 
@@ -110,6 +113,32 @@ export class LiveClient {
     if (this.connection.status === 'open') this.line.say({ t: 'now', stream, kind, body });
   }
 
+  /**
+   * How long the way to the server and back takes: asks a few times, one after the other.
+   * @returns ms of each answer; null for what was not answered in time
+   */
+  async roundTrips(times: number): Promise<(number | null)[]> {
+    const trips: (number | null)[] = [];
+    for (let i = 0; i < times; i++) trips.push(await this.roundTrip());
+    return trips;
+  }
+
+  private roundTrip(): Promise<number | null> {
+    const from = performance.now();
+    return new Promise((settle) => {
+      const back = () => {
+        clearTimeout(late);
+        settle(performance.now() - from);
+      };
+      const late = setTimeout(() => {
+        this.pongs = this.pongs.filter((one) => one !== back);
+        settle(null);
+      }, TRIP_WITHIN);
+      this.pongs.push(back);
+      this.line.say({ t: 'ping' });
+    });
+  }
+
   /** Says goodbye, so that no seat is kept. */
   leave() {
     this.line.say({ t: 'bye' });
@@ -169,6 +198,8 @@ export class LiveClient {
       case 'timing':
         this.skew = message.timing.at - Date.now();
         return this.tell({ timing: message.timing });
+      case 'pong':
+        return void this.pongs.shift()?.();
       case 'error':
         return this.fault(message);
     }

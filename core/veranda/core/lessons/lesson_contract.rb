@@ -21,12 +21,18 @@ module Veranda
           optional(:cues).value(:array, max_size?: Cues::MOST).each { hash(Cues::CONTRACT) }
         end
 
+        # Letters in the words that the waiting room shows.
+        WELCOME_LIMIT = 600
+
         CONTRACT = Contract.define do
           required(:version).value(:integer, gteq?: 0, lteq?: 1_000_000_000)
           optional(:title).filled(:string, max_size?: 120)
           optional(:starts_at).value(:integer, :moment?)
           optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
           optional(:record_from).maybe(Types::ID)
+          optional(:welcome).value(:string, max_size?: WELCOME_LIMIT)
+          optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
+          optional(:invited_only).value(:bool)
           optional(:steps).value(:array, max_size?: 60).each { hash(STEP) }
         end
 

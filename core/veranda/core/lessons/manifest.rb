@@ -16,6 +16,8 @@ module Veranda
           required(:title).filled(:string, max_size?: 120)
           required(:minutes).value(:integer, gteq?: 5, lteq?: 600)
           required(:record_from).maybe(Types::ID)
+          optional(:welcome).value(:string, max_size?: LessonContract::WELCOME_LIMIT)
+          optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
           required(:steps).value(:array, max_size?: 60).each { hash(LessonContract::STEP) }
           required(:boards).value(:array, max_size?: 200).each do
             hash do

@@ -26,6 +26,8 @@ module Veranda
           required(:course).filled(:string)
           required(:starts_at).value(:integer)
           required(:minutes).value(:integer, gt?: 0)
+          optional(:words).value(:string)
+          optional(:ink).value(:string, included_in?: Boards::Inks::NAMES)
           required(:steps).array(:hash) do
             required(:id).value(Types::ID)
             required(:title).filled(:string)
@@ -48,7 +50,7 @@ module Veranda
 
         PUBLIC_STEP = %i[id title minutes].freeze
         PUBLIC_BOARD = %i[id name first_page].freeze
-        WELCOME = %i[title course starts_at minutes rehearsal].freeze
+        WELCOME = %i[title course starts_at minutes rehearsal words ink].freeze
 
         # @param boards [Array<Hash>]
         # @return [Array<Hash>] what everyone may know of them

@@ -6,13 +6,15 @@ interface WordsProps {
   value: string;
   numeric?: boolean;
   lines?: number;
+  /** Letters that it takes. */
+  most?: number;
   onSave: (text: string) => void;
 }
 
 const NUMBER = /^\d{1,3}$/;
 
 /** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
-export function Words({ label, value, numeric = false, lines, onSave }: WordsProps) {
+export function Words({ label, value, numeric = false, lines, most = lines ? 4000 : 120, onSave }: WordsProps) {
   const fine = (text: string) => !numeric || NUMBER.test(text);
   const { text, setText, done, giveUp } = useDraft(value, (typed) => fine(typed) && onSave(typed));
   return (
@@ -32,7 +34,7 @@ export function Words({ label, value, numeric = false, lines, onSave }: WordsPro
         if (event.key === 'Enter' && lines === undefined) done();
       }}
       slotProps={{
-        htmlInput: { inputMode: numeric ? 'numeric' : undefined, maxLength: lines ? 4000 : 120, dir: 'auto' },
+        htmlInput: { inputMode: numeric ? 'numeric' : undefined, maxLength: most, dir: 'auto' },
       }}
     />
   );

@@ -8,6 +8,7 @@ import { sittingStream } from '../../live/streams';
 import { initials, washOf } from '../../parts/words/people';
 import { Ribbon } from '../../parts/frame/Ribbon';
 import { AtTheDoors } from './AtTheDoors';
+import { Checklist } from './Checklist';
 import { DoorsCard } from './DoorsCard';
 import { ToGo } from './ToGo';
 
@@ -49,6 +50,7 @@ export function Doors({ sitting, you, facts }: Props) {
             <AtTheDoors sitting={sitting.id} staff={staff} open={false} />
           </Box>
         )}
+        {staff && <Checklist sitting={sitting} staff={staff} lesson={facts.lesson} />}
         {beside.length > 0 && <People heading="Here to teach with you" people={beside} />}
       </DoorsCard>
     </Box>

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useNavigate } from 'react-router';
+import { INKS, WASHES } from '../../api/contracts';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { Ribbon } from '../../parts/frame/Ribbon';
@@ -23,6 +24,27 @@ export function WaitingRoom({ doors }: { doors: PlaceState }) {
       </Ribbon>
       <DoorsCard>
         <ToGo startsAt={welcome.starts_at} />
+        {welcome.words && (
+          <Box
+            component="section"
+            aria-label="Welcome"
+            dir="auto"
+            sx={{
+              mt: 2,
+              p: 2,
+              borderLeft: 4,
+              borderColor: INKS[welcome.ink ?? 'slate'],
+              borderRadius: 1,
+              bgcolor: WASHES[welcome.ink ?? 'slate'],
+              // A wash is paper, by day and after sunset.
+              color: '#23313A',
+              whiteSpace: 'pre-wrap',
+              overflowWrap: 'anywhere',
+            }}
+          >
+            {welcome.words}
+          </Box>
+        )}
         <Box sx={{ mt: 1.5 }}>
           {doors.begun
             ? `The class is going on. ${hosts.length > 0 ? hosts.map(({ name }) => name).join(' or ') : 'The instructor'} lets you in.`

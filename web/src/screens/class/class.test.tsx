@@ -25,6 +25,8 @@ import { present } from '../../live/sitting';
 import { arranged, USUAL, type Order, type Show } from './arranging';
 import { passages, passageWords } from './useComingAndGoing';
 import { TimerLine } from './TimerLine';
+import { missingWords } from './Checklist';
+import { connectionWords } from './Connection';
 import { Doors } from './Doors';
 import { Sheet } from './Sheet';
 import { Teaching } from './Teaching';
@@ -352,6 +354,33 @@ describe('the ribbon', () => {
   });
 });
 
+describe('what is looked at before the doors open', () => {
+  it('is how the connection does, in words', () => {
+    expect(connectionWords([20, 10, 30])).toBe('Good. 20 ms there and back, nothing lost.');
+    expect(connectionWords([400, 300, 350])).toMatch(/^Fair.*350 ms/);
+    expect(connectionWords([...Array<number>(19).fill(20), null])).toMatch(/^Fair.*1 of 20 lost/);
+    expect(connectionWords([20, null, 30])).toMatch(/^Poor.*1 of 3 lost/);
+    expect(connectionWords([null, null])).toMatch(/^Nothing came back/);
+  });
+
+  it('is who is missing of those expected, some by name', () => {
+    const people = [...'abcdefghij'].map((id) => ({ id, name: `${id.toUpperCase()} Q` }));
+    expect(missingWords([])).toBe('Everyone who is expected is here.');
+    expect(missingWords(people.slice(0, 2))).toBe('Not here yet: A and B.');
+    expect(missingWords(people)).toBe('Not here yet: A, B, C, D, E, F, G, H and 2 more.');
+  });
+
+  it('is asked of the server a few times, and what does not come back is lost', async () => {
+    vi.useFakeTimers();
+    const { client, socket, tell } = joined();
+    const trips = client.roundTrips(2);
+    tell({ t: 'pong' });
+    await vi.advanceTimersByTimeAsync(2_100);
+    expect(socket.said.filter(({ t }) => t === 'ping')).toHaveLength(2);
+    expect(await trips).toEqual([expect.any(Number), null]);
+  });
+});
+
 describe('who comes and goes', () => {
   it('is told by name, or by number where there are many; who came back at once has not been away', () => {
     const people = ['Ada', 'Bo', 'Cy', 'Di'].map((name) => seat(name, name, { presence: 'left' }));
@@ -396,6 +425,10 @@ describe('before the class', () => {
     const { rerender } = render(<WaitingRoom doors={place({ welcome })} />, { wrapper });
     expect(screen.getByText(/The instructor is not here yet/)).toBeTruthy();
     expect(screen.getByText(/1:[23]\d to go/)).toBeTruthy();
+    rerender(
+      <WaitingRoom doors={place({ welcome: { ...welcome, words: 'Bring a chart.\nAnd a pencil.', ink: 'lake' } })} />,
+    );
+    expect(screen.getByRole('region', { name: 'Welcome' }).textContent).toBe('Bring a chart.\nAnd a pencil.');
     rerender(<WaitingRoom doors={place({ welcome, hosts: [{ id: 'odalys', name: 'Odalys Brandt' }] })} />);
     expect(screen.getByText(/Odalys Brandt is here/)).toBeTruthy();
   });

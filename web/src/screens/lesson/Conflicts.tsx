@@ -13,6 +13,9 @@ const WORDS: Record<string, string> = {
   cues: 'the cues',
   starts_at: 'the time',
   record_from: 'where recording begins',
+  welcome: 'the welcome',
+  welcome_ink: 'the ink of the welcome',
+  invited_only: 'who may come in',
 };
 
 interface Props {

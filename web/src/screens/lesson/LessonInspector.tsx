@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { LessonFacts, Step } from '../../api/shapes';
 import { Words } from '../../parts/words/Words';
+import { AtItsDoors } from './AtItsDoors';
 import { BoardSettings } from './BoardSettings';
 import { LessonBoards } from './LessonBoards';
 import { edits } from './LessonEditing';
@@ -77,6 +78,7 @@ export function LessonInspector({ lesson, step, board, page, editing, onMarks, o
           value={String(lesson.minutes)}
           onSave={(text) => edit(() => ({ minutes: Math.min(Math.max(Number(text), 5), 600) }))}
         />
+        <AtItsDoors lesson={lesson} onChange={(changes) => edit(() => changes)} />
       </Box>
     </Box>
   );
