@@ -32,10 +32,11 @@ module Bench
       Array(headers['set-cookie']).first.split(';').first
     end
 
-    # @param plan [Hash] see `crowd.cjs`
+    # @param script [String] what drives them
+    # @param plan [Hash] see there
     # @return [Hash] figures
-    def run(**plan)
-      out, err, status = Open3.capture3({ 'NODE_PATH' => NODE_PATH }, 'node', File.join(__dir__, 'crowd.cjs'),
+    def run(script: 'crowd.cjs', **plan)
+      out, err, status = Open3.capture3({ 'NODE_PATH' => NODE_PATH }, 'node', File.join(__dir__, script),
                                         stdin_data: JSON.generate(plan))
       raise "The crowd failed: #{err}" unless status.success?
 

@@ -42,10 +42,10 @@ module Bench
     # The most talkative stretch of the server's own record.
     def worst(pace) = pace.max_by { |one| one[:answered] || one['answered'] }&.transform_keys(&:to_sym) || {}
 
-    def relayed
+    def relayed(people: 200, rate: 400)
       relay = IO.popen([{ 'NODE_PATH' => Crowd::NODE_PATH }, 'node', File.join(__dir__, 'relay.cjs')])
       url = "ws://127.0.0.1:#{relay.gets.strip}"
-      @crowd.run(url: url, cookies: Array.new(200, ''), messages: 'relay', stream: 'board/x', rate: 400, seconds: SECONDS)
+      @crowd.run(url: url, cookies: Array.new(people, ''), messages: 'relay', stream: 'board/x', rate: rate, seconds: SECONDS)
     ensure
       Process.kill(:TERM, relay.pid)
       relay.close

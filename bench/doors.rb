@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Bench
+  # The first minute: 300 people come within ten seconds to a class whose board has been drawn on, and then a rule is changed for all
+  # of them. Beside it, the same people coming one after the other.
+  class Doors < Measure
+    PEOPLE = 300
+    ALONE = 30
+    WITHIN = 10
+
+    def run
+      few = arriving(ALONE, over: 15)
+      many = arriving(PEOPLE, over: WITHIN)
+      Report.line('doors, arrived', many[:arrived], 'people', target: PEOPLE.to_s)
+      Report.line('doors, in with the board, p50', many[:p50], 'ms', baseline: few[:p50])
+      Report.line('doors, in with the board, p95', many[:p95], 'ms', baseline: few[:p95], target: '≤ 2,000')
+      Report.line('doors, told of a rule', many.dig(:rights, :told), 'people', target: PEOPLE.to_s)
+      Report.line('doors, told of a rule, p95', many.dig(:rights, :p95), 'ms', baseline: few.dig(:rights, :p95), target: '≤ 250')
+    end
+
+    private
+
+    def arriving(people, over:)
+      server = @server.new
+      klass = BusyClass.new(@archive, began: BusyClass.now - 5 * BusyClass::MINUTE)
+      klass.live_through(400, 5)
+      board = @archive.log.state("place/#{klass.sitting}.main").first.shown[:board]
+      @crowd.run(script: 'arrivals.cjs', url: "ws://127.0.0.1:#{server.port}/live", origin: server.address, over: over,
+                 cookies: @crowd.cookies(people, klass.lesson), staff: @crowd.cookie('odalys'),
+                 hello: { t: 'hello', v: Veranda::Live::Protocol::VERSION, sitting: klass.sitting },
+                 board: "board/#{board}", place: "place/#{klass.sitting}.main")
+    ensure
+      server&.stop
+    end
+  end
+end
