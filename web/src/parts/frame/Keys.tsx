@@ -28,15 +28,22 @@ export function Keys() {
   }, []);
   const close = () => setKeys(null);
   return (
-    <Dialog open={keys !== null} onClose={close} aria-labelledby="keys">
-      <DialogContent>
+    <Dialog open={keys !== null} onClose={close} aria-labelledby="keys" maxWidth="md">
+      {/* Where the list is longer than the screen, it is scrolled by keys as well. */}
+      <DialogContent tabIndex={0} role="group" aria-labelledby="keys">
         <Box component="h2" id="keys" sx={{ m: 0, mb: 1.5, typography: 'h2' }}>
           Keys on this page
         </Box>
         {keys?.length === 0 && 'None but those of every page.'}
         <Box
           component="dl"
-          sx={{ m: 0, display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 2.5, rowGap: 0.75 }}
+          sx={{
+            m: 0,
+            display: 'grid',
+            gridTemplateColumns: { xs: 'auto 1fr', md: 'auto 1fr auto 1fr' },
+            columnGap: 2.5,
+            rowGap: 0.75,
+          }}
         >
           {keys?.map(([key, says]) => (
             <Box key={key} sx={{ display: 'contents' }}>
