@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require_relative '../core_helper'
+
+# Every command × role × rule × exception × floor × place, against a table written from what the design says of each and not from the
+# code that decides it.
+RSpec.describe 'Who may do what' do
+  # What a command takes of those who do not teach: a right (or several), nothing (`:anyone`), or that one teaches.
+  table = {
+    'board.put' => %i[draw], 'board.change' => %i[draw], 'board.remove' => %i[draw], 'board.arrange' => %i[draw], 'board.straighten' => %i[draw],
+    'board.undo' => %i[draw], 'board.redo' => %i[draw], 'board.point' => %i[draw], 'board.use_prop' => %i[props], 'board.add_page' => %i[add],
+    'board.clear' => :staff, 'board.set_page' => :staff, 'board.bring_back' => :staff,
+    'class.open' => :staff, 'class.end' => :staff, 'class.move' => :staff, 'class.extend' => :staff, 'class.record' => :staff,
+    'class.let_in' => :staff, 'class.send_to_wait' => :staff, 'class.remove' => :staff, 'class.let_back' => :staff, 'class.set_doors' => :staff,
+    'class.show' => :staff, 'class.rule' => :staff, 'class.cue' => :staff, 'class.stop_timer' => :staff, 'class.lend_floor' => :staff,
+    'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff,
+    'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
+    'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
+    'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
+  }
+  inputs = {
+    'board.put' => { marks: [{ id: 'new', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
+    'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] }, 'board.arrange' => { ids: ['own'], way: 'to_front' },
+    'board.straighten' => { ids: ['own'] }, 'board.point' => { page: 'p1', path: [0, 1, 1] }, 'board.use_prop' => { id: 'die', action: 'roll' },
+    'board.add_page' => { page: 'p2', after: 'p1' }, 'board.clear' => { page: 'p1' }, 'board.set_page' => { page: 'p1', grows: true },
+    'board.bring_back' => { page: 'p1', seq: 0 }, 'class.move' => { step: 'names' }, 'class.extend' => { minutes: 2 }, 'class.record' => { on: true },
+    'class.let_in' => { people: ['jonas'] }, 'class.send_to_wait' => { person: 'jonas', place: 'main' }, 'class.remove' => { person: 'jonas', place: 'main' },
+    'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true }, 'class.show' => { board: 'b2', page: 'p1' },
+    'class.rule' => { right: 'camera', allow: false }, 'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'jonas' },
+    'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }, 'class.signal' => { signal: 'clap' },
+    'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
+    'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
+    'exchange.begin_thread' => { id: 'new', people: ['jonas'], staff: false, post: { id: 'n', text: 'psst' } }, 'thread.post' => { id: 'n', text: 'and' },
+    'thread.delete' => { id: 'begun' }, 'thread.react' => { id: 'begun', sign: 'thanks' }
+  }
+  roles = %i[odalys tomas farah oona]
+  on_floor = %i[speak draw share]
+
+  it 'is told of every command that a client may give' do
+    expect(table.keys).to match_array((Core::Commands::ALL - Core::Commands::INTERNAL).map(&:wire_name))
+  end
+
+  table.each do |wire_name, takes|
+    rights = takes.is_a?(Array) ? takes : []
+    variants = [true, false].product(rights.empty? ? [nil] : [nil, true, false], rights.empty? ? [false] : [true, false], [true, false])
+    it "#{wire_name}: #{takes == :staff ? 'those who teach' : Array(takes).join(' and ')}" do
+      roles.product(variants).each do |who, (rule, exception, floor, elsewhere)|
+        expected = %i[odalys tomas].include?(who) || takes == :anyone ||
+                   (takes != :staff && rights.all? { |right| (floor && on_floor.include?(right)) || (exception.nil? ? rule : exception) })
+        hall = hall_for(wire_name, who)
+        set_rules(hall, who, rights, rule: rule, exception: exception, floor: floor, elsewhere: elsewhere)
+        expect([who, rule, exception, floor, elsewhere, done?(hall, who, wire_name, inputs[wire_name] || {})]).to eq([who, rule, exception, floor, elsewhere, expected])
+      end
+    end
+  end
+
+  # A class in which somebody could do all that is theirs, with a second room whose rules say the opposite or the same.
+  def hall_for(wire_name, who)
+    hall = sitting(places: [{ id: 'main', name: 'Main room' }, { id: 'annex', name: 'Annex' }])
+    by = person(who)
+    hall.do(by, 'class.join')
+    hall.do(person(:odalys), 'class.move', { step: 'crossing' }) if wire_name == 'class.extend'
+    drawn = board(sitting: hall)
+    [[stroke('own')], [prop('die', 'dice', count: 1, faces: 6)], [stroke('undone')]].each { |marks| drawn.do(by, 'board.put', { marks: marks }) }
+    drawn.do(by, 'board.undo')
+    words = Stage::Track.new('exchange/s1.main', hall.world)
+    words.do(by, 'exchange.post', { id: 'own', text: 'mine' })
+    words.do(by, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'begun', text: 'psst' } })
+    hall
+  end
+
+  def set_rules(hall, who, rights, rule:, exception:, floor:, elsewhere:)
+    odalys = person(:odalys)
+    Core::Rights::RIGHTS.each_key do |right|
+      hall.do(odalys, 'class.rule', { right: right, allow: rule })
+      hall.do(odalys, 'class.rule', { right: right, allow: elsewhere }, on: 'place/s1.annex')
+    end
+    rights.each { |right| hall.do(odalys, 'class.rule', { right: right, allow: exception, person: who }) } unless exception.nil?
+    hall.do(odalys, 'class.lend_floor', { person: who }) if floor && !person(who).staff?
+  end
+
+  STREAMS_OF = { board: 'board/b1', sitting: 'sitting/s1', staff: 'staff/s1', place: 'place/s1.main', exchange: 'exchange/s1.main', thread: 'thread/s1.t' }.freeze
+
+  def done?(hall, who, wire_name, input)
+    hall.world.perform(person(who), wire_name, input, on: STREAMS_OF.fetch(Core::Commands.fetch(wire_name).stream_kind), at: hall.clock += 1_000)
+    true
+  rescue Core::Refusal => e
+    expect(e.code.to_s).to match(/\A(may_not_|staff_only)/)
+    false
+  end
+end
