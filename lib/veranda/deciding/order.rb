@@ -40,14 +40,21 @@ module Veranda
       # @return [Array<String>] streams that it may write to
       def writes = @writes ||= command.writes(concern)
 
-      # @return [Array<String>] streams that it looks at
-      def reads = @reads ||= command.reads(concern)
+      # @return [Array<String>] streams that it looks at, those among them that say who may read what
+      def reads = @reads ||= (command.reads(concern) | audience) - writes
 
       # @return [Array<String>] those that may have to be begun
       def begins = @begins ||= command.begins_of(concern)
 
+      # @return [Boolean] whether whoever gives it has to be let to its stream by what the class says
+      def by_audience? = !(sitting_id.nil? || internal? || outside)
+
       # @return [Boolean] whether the server itself gives it
       def internal? = Core::Commands::INTERNAL.include?(command)
+
+      private
+
+      def audience = by_audience? ? [concern.name(:sitting), concern.name(:staff)] : []
     end
 
     # What became of an order: the `entries` it caused (none when nothing had to change), or `refusal`.

@@ -192,7 +192,7 @@ module Veranda
 
       # Who comes by the lesson's door has been let to the board there.
       def readable!(order)
-        return if order.sitting_id.nil? || order.internal? || order.outside
+        return unless order.by_audience?
 
         sitting, staff, own = %i[sitting staff own].map { |role| copy(order.concern.name(role)).state }
         return if Core::Access.reads?(order.by, sitting, staff, order.stream, own)

@@ -17,6 +17,9 @@ module Veranda
         'own.placed' => %i[review_person], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
 
+      # Those that take streams from somebody.
+      REVIEWS = %i[review review_person turn_out].freeze
+
       # @param gathering [Gathering]
       # @param lane [Lane]
       # @param welcomes [Welcomes]
@@ -27,6 +30,7 @@ module Veranda
         @welcomes = welcomes
         @followers = Deciding::Followers.new(TABLE, self)
         @waiting = {}
+        @reviews = 0
       end
 
       # Has everything done that follows an entry. Not here and now: the state may hold more than this entry until
@@ -36,6 +40,9 @@ module Veranda
         @followers.after(entry).each { |name| schedule(name, entry) }
       end
 
+      # @return [Boolean] whether somebody may read more than is theirs, because what they may read is yet to be brought in line
+      def reviewing? = @reviews.positive?
+
       private
 
       def schedule(name, entry, tries: 1)
@@ -43,12 +50,18 @@ module Veranda
         return if @waiting[key]
 
         @waiting[key] = true
+        owe(name, 1)
         @lane.visit do |performer|
           @waiting.delete(key)
           @performer = performer
-          @followers.call(name, entry, tries: tries) { |again| later { schedule(name, entry, tries: again) } }
+          again = nil
+          @followers.call(name, entry, tries: tries) { |times| again = times }
+          again ? later { [owe(name, -1), schedule(name, entry, tries: again)] } : owe(name, -1)
         end
       end
+
+      # Counted until it is done, or has failed too often.
+      def owe(name, change) = @reviews += REVIEWS.include?(name) ? change : 0
 
       def later(&)
         @hub.background do

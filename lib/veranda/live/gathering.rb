@@ -215,9 +215,17 @@ module Veranda
 
       def publish(entry)
         bytes = Frames.entry(entry)
-        @listeners.to(entry.stream).each { |peer| peer.outbox.push(bytes) }
+        readers(entry.stream).each { |peer| peer.outbox.push(bytes) }
         @aftermath.of(entry)
         ask_snapshot(entry)
+      end
+
+      # Whoever was turned out is let go of between batches. Until that is done they are told nothing that is not theirs any more.
+      def readers(stream)
+        peers = @listeners.to(stream)
+        return peers unless @aftermath.reviewing?
+
+        peers.select { |peer| peer.sitting_id.nil? || @welcomes.reads?(peer, stream, @performer) }
       end
 
       def ask_snapshot(entry)

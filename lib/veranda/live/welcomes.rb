@@ -75,6 +75,13 @@ module Veranda
         send_rights(peer, class_rights(peer, sitting, performer))
       end
 
+      # @return [Boolean] whether a peer of a class may read a stream of it now
+      def reads?(peer, stream, performer)
+        sitting, staff = facts(peer, performer)
+        own = performer.copy(Core::Streams::StreamName.own(sitting.id, peer.person.id)).state
+        Core::Access.reads?(peer.person, sitting, staff, stream, own)
+      end
+
       # @return [Boolean] whether a peer may do something on a stream, as it was last told
       def may?(peer, right, stream)
         answers = peer.rights[stream] || peer.rights[place_of(peer, stream)]

@@ -1,0 +1,169 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+# Random histories of one class on two server processes: whatever is written or drawn carries a word of its own, and a reckoning made
+# here, of who may know which word when, is held against all that reached each person.
+RSpec.describe 'Who hears what' do
+  # Who stands where, and what has been written on which stream, as the design has it.
+  class Reckoning
+    STAFF = %w[odalys tomas].freeze
+    STUDENTS = %w[farah jonas nils hana].freeze
+
+    attr_reader :allowed, :oversight
+
+    def initialize(boards)
+      @standing = STUDENTS.to_h { |who| [who, :in] }
+      @boards = boards.to_h { |board| [board, 'everyone'] }
+      @threads = {}
+      @words = Hash.new { |hash, stream| hash[stream] = [] }
+      @allowed = (STAFF + STUDENTS).to_h { |who| [who, []] }
+      @oversight = false
+    end
+
+    def in = STUDENTS.select { |who| @standing[who] == :in }
+    def away = @standing.reject { |_, standing| standing == :in }
+    def stand(who, standing) = @standing[who] = standing
+    def oversee(on) = @oversight = on
+    def open(board, audience) = @boards[board] = audience
+    def begin_thread(id, people, staff) = @threads[id] = people | (staff || @oversight ? STAFF : [])
+    def threads_of(who) = @threads.select { |_, people| people.include?(who) }.keys
+    def boards_of(who) = @boards.select { |_, audience| STAFF.include?(who) || audience == 'everyone' }.keys
+
+    def readers(stream)
+      there = STAFF + self.in
+      case stream
+      when /\Athread/ then @threads.fetch(stream) & there
+      when /\Aboard/ then @boards[stream] == 'everyone' ? there : STAFF
+      else there
+      end
+    end
+
+    def written(stream, word) = @words[stream] << word
+
+    # Everyone may know what is on the streams that they read now.
+    def settle
+      @words.each { |stream, words| readers(stream).each { |who| @allowed[who] |= words } }
+    end
+
+    def now(who) = @words.select { |stream, _| readers(stream).include?(who) }.values.flatten
+  end
+
+  let(:made) { fresh_class }
+  let(:servers) { Array.new(2) { Server.new(processes: 2) } }
+  let(:ids) { { sitting: "sitting/#{made[:sitting]}", staff: "staff/#{made[:sitting]}", room: "place/#{made[:sitting]}.main", words: "exchange/#{made[:sitting]}.main" } }
+  let(:all) { Reckoning::STAFF + Reckoning::STUDENTS }
+
+  def next_word = "word#{@words_made = (@words_made || 0) + 1}end"
+
+  def join(who, index = all.index(who)) = @wires[who] = Wire.join(servers[index % 2], who, { sitting: made[:sitting] }).tap { |wire| (@heard[who] ||= []) << wire }
+
+  def act(dice, who, stream, verb, input)
+    answer = @wires[who].give(verb, stream, input)
+    expect(answer['t']).to eq('done'), "#{verb} of #{who}: #{answer}"
+    dice
+  end
+
+  def step(dice, reckoning)
+    staff, student = Reckoning::STAFF.sample(random: dice), reckoning.in.sample(random: dice)
+    speaker = [staff, *student].sample(random: dice)
+    case dice.rand(12)
+    when 0..2 then say(dice, reckoning, speaker)
+    when 3..4 then draw(dice, reckoning, speaker)
+    when 5 then whisper(dice, reckoning, speaker)
+    when 6..7 then whisper_on(dice, reckoning, speaker)
+    when 8 then turn(dice, reckoning, staff, student)
+    when 9 then let_in(dice, reckoning, staff)
+    when 10 then act(dice, staff, ids[:room], 'class.set_exchange', { oversight: reckoning.oversee(!reckoning.oversight) })
+    else open_board(dice, reckoning)
+    end
+  end
+
+  def say(dice, reckoning, who)
+    spoken = next_word
+    act(dice, who, ids[:words], 'exchange.post', { id: spoken, text: spoken })
+    reckoning.written(ids[:words], spoken)
+  end
+
+  def draw(dice, reckoning, who)
+    board = reckoning.boards_of(who).sample(random: dice) or return
+    drawn = next_word
+    act(dice, who, board, 'board.put', { marks: [text(drawn, drawn)] })
+    reckoning.written(board, drawn)
+  end
+
+  def whisper(dice, reckoning, who)
+    people = (Reckoning::STAFF + reckoning.in - [who]).sample(dice.rand(3), random: dice)
+    staff = people.empty? || dice.rand(4).zero?
+    id, said = "t#{dice.rand(10**9)}", next_word
+    act(dice, who, ids[:words], 'exchange.begin_thread', { id: id, people: people, staff: staff, post: { id: said, text: said } })
+    stream = "thread/#{made[:sitting]}.#{id}"
+    reckoning.begin_thread(stream, [who, *people], staff)
+    reckoning.written(stream, said)
+  end
+
+  def whisper_on(dice, reckoning, who)
+    stream = reckoning.threads_of(who).select { |thread| reckoning.readers(thread).length > 1 }.sample(random: dice) or return
+    said = next_word
+    act(dice, who, stream, 'thread.post', { id: said, text: said })
+    reckoning.written(stream, said)
+  end
+
+  # At once after it, somebody on the other process says something that whoever was turned out must not hear.
+  def turn(dice, reckoning, staff, student)
+    return unless student && reckoning.in.length > 1
+
+    verb = %w[class.send_to_wait class.remove].sample(random: dice)
+    act(dice, staff, ids[:sitting], verb, { person: student, place: 'main' })
+    reckoning.stand(student, verb == 'class.remove' ? :removed : :waiting)
+    reckoning.settle
+    say(dice, reckoning, Reckoning::STAFF.find { |other| other != staff })
+  end
+
+  def let_in(dice, reckoning, staff)
+    who, standing = reckoning.away.to_a.sample(random: dice)
+    return unless who
+
+    if standing == :removed
+      act(dice, staff, ids[:staff], 'class.let_back', { person: who })
+      @wires[who].cut
+      join(who)
+    end
+    act(dice, staff, ids[:sitting], 'class.let_in', { people: [who] })
+    @wires[who].wait do |message|
+      message['stream'] == ids[:words] && %w[gained welcome].include?(message['t']) || (message['streams'] || []).any? do |part|
+        part['stream'] == ids[:words]
+      end
+    end
+    reckoning.stand(who, :in)
+  end
+
+  def open_board(dice, reckoning)
+    board = reckoning.boards_of('odalys').sample(random: dice)
+    audience = %w[everyone staff].sample(random: dice)
+    visitor = (@visitor ||= VisitorClient.new(servers.first, as: 'odalys'))
+    expect(visitor.patch("/api/boards/#{board.delete_prefix('board/')}", { audience: audience }).status).to eq(200)
+    reckoning.open(board, audience)
+  end
+
+  [11, 23].each do |seed|
+    it "is what they may know, and all of it (history #{seed})" do
+      dice = Random.new(seed)
+      @wires, @heard = {}, {}
+      boards = ["board/#{made[:board]}", "board/#{ARCHIVE.lessons.add_board(made[:lesson], name: 'Second')}"]
+      Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(made[:lesson])
+      all.each { |who| join(who) }
+      reckoning = Reckoning.new(boards)
+      130.times do
+        step(dice, reckoning)
+        reckoning.settle
+      end
+      sleep 1
+      all.each do |who|
+        told = @heard[who].flat_map { |wire| JSON.generate(wire.heard).scan(/word\d+end/) }.uniq
+        expect(told - reckoning.allowed[who]).to be_empty, "#{who} heard what was not theirs: #{told - reckoning.allowed[who]}"
+        expect(reckoning.now(who) - told).to be_empty, "#{who} missed #{reckoning.now(who) - told}"
+      end
+    end
+  end
+end
