@@ -47,7 +47,11 @@ RSpec.describe 'A cut network', type: :journey do
     cable.pull
     # A good 20 s.
     20.times do |i|
-      people.each { |who, session| (i % 5).zero? ? write(session, "#{who} #{i}") : draw(session, [-200 + i * 18, who == 'farah' ? -60 : 60], [14, 22]) }
+      people.each do |who, session|
+        next write(session, "#{who} #{i}") if (i % 5).zero?
+
+        draw(session, [-200 + i * 18, who == 'farah' ? -60 : 60], [14, 22])
+      end
       sleep 0.8
     end
     people.each_value { |session| expect(session).to have_text('on its way') }

@@ -13,8 +13,15 @@ import { useReadingBack } from './useReadingBack';
 import { useWords, type Word } from './useWords';
 import { Write } from './Write';
 
+interface Props {
+  sitting: string;
+  place: string;
+  /** Somebody to be written to, see {@link usePosting}. */
+  wanted?: { person: string } | null;
+}
+
 /** All written words that one may read in a place, in one stream, newest below. */
-export function Exchange({ sitting, place }: { sitting: string; place: string }) {
+export function Exchange({ sitting, place, wanted = null }: Props) {
   const stream = exchangeStream(sitting, place);
   const { words, threads, pinned } = useWords(sitting, place);
   const { you } = useConnection();
@@ -26,7 +33,7 @@ export function Exchange({ sitting, place }: { sitting: string; place: string })
   );
   const kept = useMemo(() => (words ?? []).filter(({ id }) => pinned.includes(id)), [words, pinned]);
   const { list, onScroll, below, toNewest } = useReadingBack(shown, you?.id);
-  const writing = usePosting(sitting, place, threads, you);
+  const writing = usePosting(sitting, place, threads, you, wanted);
   const acts = usePostActs(sitting, place, you?.staff ?? false, writing.answer);
 
   return (

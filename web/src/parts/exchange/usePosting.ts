@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ThreadRow, You } from '../../api/shapes';
 import { useLive, usePlace, useRights, useSitting } from '../../live/hooks';
 import { newId } from '../../live/LiveClient';
@@ -11,8 +11,18 @@ import type { Word } from './useWords';
 
 const WAIT = 'One moment.';
 
-/** Whom one writes to in a place, whether one may, and how it is sent: to everyone, in a thread there is, or in one that it begins. */
-export function usePosting(sitting: string, place: string, threads: ThreadRow[], you: You | null) {
+/**
+ * Whom one writes to in a place, whether one may, and how it is sent: to everyone, in a thread there is, or in one that it begins.
+ *
+ * @param wanted somebody one asked, elsewhere on the page, to write to; asked again, it is another object
+ */
+export function usePosting(
+  sitting: string,
+  place: string,
+  threads: ThreadRow[],
+  you: You | null,
+  wanted: { person: string } | null,
+) {
   const live = useLive();
   const stream = exchangeStream(sitting, place);
   const rights = useRights(stream);
@@ -20,6 +30,14 @@ export function usePosting(sitting: string, place: string, threads: ThreadRow[],
   const room = usePlace(sitting, place);
   const [to, setTo] = useState<Audience>('everyone');
   const input = useRef<HTMLInputElement>(null);
+  const [taken, setTaken] = useState<typeof wanted>(null);
+  if (wanted !== taken) {
+    setTaken(wanted);
+    if (wanted) setTo({ people: [wanted.person], staff: false });
+  }
+  useEffect(() => {
+    if (wanted) input.current?.focus();
+  }, [wanted]);
   const seats = others(state, you);
   const threadsReason = refusal(rights?.threads);
   const toStudents =

@@ -5,6 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { ORDERS, SHOWS, USUAL, type Arrangement } from './arranging';
 
+const words = ({ show, order }: Arrangement) =>
+  [SHOWS.find(([one]) => one === show)?.[1], ORDERS.find(([one]) => one === order)?.[1]].join(', ');
+
 interface Props {
   arrangement: Arrangement;
   onArrange: (arrangement: Arrangement) => void;
@@ -21,18 +24,18 @@ export function ArrangeBench({ arrangement, onArrange }: Props) {
   return (
     <>
       <Button
-        title="Whom the bench shows, and in which order"
+        title={usual ? 'Whom the bench shows, and in which order' : `The bench shows: ${words(arrangement)}`}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         variant={usual ? 'outlined' : 'contained'}
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={{ flex: 'none' }}
       >
-        {SHOWS.find(([show]) => show === arrangement.show && show !== 'all')?.[1] ?? 'Order'}
+        Order
       </Button>
       {anchor && (
         <Menu open anchorEl={anchor} onClose={() => setAnchor(null)}>
-          {SHOWS.map(([show, words]) => (
+          {SHOWS.map(([show, says]) => (
             <MenuItem
               key={show}
               role="menuitemradio"
@@ -40,11 +43,11 @@ export function ArrangeBench({ arrangement, onArrange }: Props) {
               selected={arrangement.show === show}
               onClick={() => choose({ show })}
             >
-              {words}
+              {says}
             </MenuItem>
           ))}
           <Divider />
-          {ORDERS.map(([order, words]) => (
+          {ORDERS.map(([order, says]) => (
             <MenuItem
               key={order}
               role="menuitemradio"
@@ -52,7 +55,7 @@ export function ArrangeBench({ arrangement, onArrange }: Props) {
               selected={arrangement.order === order}
               onClick={() => choose({ order })}
             >
-              {words}
+              {says}
             </MenuItem>
           ))}
         </Menu>

@@ -47,6 +47,8 @@ interface Props {
   you: You;
   /** How it lies, see {@link formOf}. */
   form?: BenchForm;
+  /** Writes to somebody alone. */
+  onWrite?: (person: string) => void;
   children: ReactNode;
 }
 
@@ -59,7 +61,7 @@ const LIES: Record<BenchForm, object> = {
 const SIZES: Record<BenchForm, SeatSize> = { line: 'small', few: 'named', plain: 'large', many: 'small' };
 
 /** The row of people present, and at its right what concerns oneself. */
-export function Bench({ groups, pictureOf, place, room, you, form = 'plain', children }: Props) {
+export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onWrite, children }: Props) {
   // Time matters to those signals alone that pass.
   const passing = place.signals.some(({ signal }) => signal in PASSING_SIGNALS);
   const now = useServerNow(passing ? 5_000 : 3_600_000);
@@ -103,6 +105,8 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', chi
             ...row,
             flex: 1,
             minWidth: 0,
+            // A bar to scroll with takes room below, and must not push hands out above.
+            alignItems: form === 'plain' ? 'flex-start' : 'center',
             overflowX: form === 'many' ? 'hidden' : 'auto',
             overflowY: form === 'many' ? 'auto' : 'hidden',
             px: 1,
@@ -110,6 +114,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', chi
             pb: form === 'plain' ? 0 : 0.75,
           }}
         >
+          {people === 0 && <Box sx={{ px: 1, alignSelf: 'center' }}>Nobody is shown.</Box>}
           {groups.map(({ id, name, seats }) => (
             <Box
               key={id}
@@ -164,6 +169,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', chi
             at={partOf(room) ?? MAIN}
             place={place}
             me={you.id}
+            onWrite={onWrite}
             anchor={open!.anchor}
             onClose={() => setOpen(null)}
           />

@@ -59,13 +59,13 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
     </>
   );
   const signals = <SignalCount sitting={sitting} place={place} at={at} room={room} />;
+  const order = sitting.seats.length > 3 && <ArrangeBench arrangement={arrangement} onArrange={onArrange} />;
   const signalled = place.signals.length > 0;
   const quiet = (
     <>
       <Button title="Who has not been heard, key: q" onClick={() => setAsking(true)} sx={{ flex: 'none' }}>
         Quiet
       </Button>
-      {sitting.seats.length > 3 && <ArrangeBench arrangement={arrangement} onArrange={onArrange} />}
       {asking && (
         <Suspense fallback={null}>
           <Heard sitting={sitting} at={at} onClose={() => setAsking(false)} />
@@ -78,11 +78,12 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
       <>
         {signals}
         {quiet}
+        {order}
         {heard ?? <Box sx={{ fontSize: 14, whiteSpace: 'nowrap', alignSelf: 'center' }}>No hand is up</Box>}
       </>
     );
   return (
-    <Box sx={{ width: 336, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+    <Box sx={{ width: 300, display: 'flex', flexDirection: 'column', gap: 0.75 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'grid' }}>
           {signals}
@@ -90,7 +91,12 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
         </Box>
         {quiet}
       </Box>
-      {heard && <Box sx={{ display: 'flex', gap: 0.75 }}>{heard}</Box>}
+      {(heard || order) && (
+        <Box sx={{ display: 'flex', gap: 0.75 }}>
+          {heard}
+          {order}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -44,6 +44,7 @@ interface Props {
  */
 export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, onHand }: Props) {
   const wide = useWide();
+  const [wanted, setWanted] = useState<{ person: string } | null>(null);
   const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
   const staff = useStaff(sitting.id);
   const room = placeStream(sitting.id, at);
@@ -58,7 +59,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   );
   const words = (
     <Fallible what="The exchange" of={at}>
-      <Exchange sitting={sitting.id} place={at} />
+      <Exchange sitting={sitting.id} place={at} wanted={wanted} />
     </Fallible>
   );
   const [arrangement, setArrangement] = useState<Arrangement>(USUAL);
@@ -67,6 +68,10 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
   const form = formOf(wide, people.length);
   const oneLine = form === 'line' || form === 'few';
+  const write = (person: string) => {
+    setWanted({ person });
+    if (!wide) setPanel('exchange');
+  };
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
@@ -93,7 +98,14 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
         )}
       </Box>
-      <Bench groups={[{ id: 'main', name: null, seats }]} place={place} room={room} you={you} form={form}>
+      <Bench
+        groups={[{ id: 'main', name: null, seats }]}
+        place={place}
+        room={room}
+        you={you}
+        form={form}
+        onWrite={write}
+      >
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
             Sheet

@@ -22,6 +22,8 @@ interface Props {
   place: PlaceState;
   /** Who has opened it. */
   me: string;
+  /** Writes to somebody alone. */
+  onWrite?: (person: string) => void;
   anchor: HTMLElement;
   onClose: () => void;
 }
@@ -31,7 +33,7 @@ const BRIEFLY = 120;
 const TALL = 'min(660px, calc(100vh - 32px))';
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
-export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Props) {
+export function SeatPage({ seat, sitting, at, place, me, onWrite, anchor, onClose }: Props) {
   return (
     <Popover
       open
@@ -57,6 +59,17 @@ export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Prop
           </Box>
         </Box>
         {seat.id === me && <Oneself {...{ seat, sitting, at, place, onClose }} />}
+        {seat.id !== me && onWrite && (
+          <Act
+            onClick={() => {
+              onClose();
+              // Once the page of the seat has given the focus back.
+              setTimeout(() => onWrite(seat.id));
+            }}
+          >
+            Write to {firstName(seat.name)} alone
+          </Act>
+        )}
         {isStaff(seat) ? (
           seat.id !== me && <Box>{firstName(seat.name)} may do everything here.</Box>
         ) : (
@@ -68,7 +81,7 @@ export function SeatPage({ seat, sitting, at, place, me, anchor, onClose }: Prop
 }
 
 /** What staff tell the class with one tap. */
-function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me'>) {
+function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite'>) {
   const live = useLive();
   const mine = place.signals.find(({ person }) => person === seat.id)?.signal;
   const give = (signal: Signal) => () => {
@@ -82,7 +95,7 @@ function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
   ));
 }
 
-function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me'>) {
+function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite'>) {
   const live = useLive();
   const room = placeStream(sitting, at);
   const name = firstName(seat.name);

@@ -47,7 +47,7 @@ const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<strin
     [SITTING]: sitting(),
     [PLACE]: place(facts),
     [EXCHANGE]: { posts: [], pinned: [] },
-    [`own/s.${you.id}`]: { place: 'main' },
+    [`own/s.${you.id}`]: { place: 'main', threads: [] },
     ...(you.staff && { [STAFF]: staff() }),
     ...more,
   };
@@ -291,6 +291,22 @@ describe('a seat', () => {
     };
     await opened();
     expect(await screen.findByText('Today: 2 min ago · 2 posts, 1 hand')).toBeTruthy();
+  });
+
+  it('leads to words for that person alone', async () => {
+    const { asked } = await opened();
+    fireEvent.click(button('Write to Farah alone'));
+    const input = await screen.findByLabelText('Write to Farah');
+    fireEvent.change(input, { target: { value: 'Shall I ask you next?' } });
+    fireEvent.keyDown(input, { key: 'Enter' });
+    expect(asked().at(-1)).toEqual([
+      'exchange.begin_thread',
+      expect.objectContaining({
+        people: ['farah'],
+        staff: false,
+        post: expect.objectContaining({ text: 'Shall I ask you next?' }),
+      }),
+    ]);
   });
 
   it('makes an exception by a switch', async () => {
