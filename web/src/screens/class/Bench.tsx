@@ -110,7 +110,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
             overflowX: form === 'many' ? 'hidden' : 'auto',
             overflowY: form === 'many' ? 'auto' : 'hidden',
             px: 1,
-            pt: oneLine ? 0.75 : 1,
+            pt: oneLine ? 0.75 : form === 'plain' ? 1.75 : 1,
             pb: form === 'plain' ? 0 : 0.75,
           }}
         >
