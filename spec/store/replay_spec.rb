@@ -25,7 +25,7 @@ RSpec.describe Veranda::Store::Replay do
       now += 5_000
       who = %w[odalys farah jonas].sample(random: rng)
       board = "board/#{boards.sample(random: rng)}"
-      case rng.rand(12)
+      case rng.rand(14)
       when 0 then act(made, 'odalys', 'class.record', sitting, now, on: rng.rand(2).zero?)
       when 1 then act(made, 'odalys', 'class.show', room, now, board: boards.sample(random: rng), page: 'p1')
       when 2 then act(made, who, 'class.join', sitting, now)
@@ -34,6 +34,9 @@ RSpec.describe Veranda::Store::Replay do
       when 5, 6 then act(made, who, 'exchange.post', exchange, now, id: "p#{i}", text: "words #{i}")
       when 7 then act(made, 'odalys', 'exchange.delete', exchange, now, id: "p#{rng.rand(i + 1)}")
       when 8 then act(made, who, 'board.undo', board, now)
+      when 10 then act(made, who, 'exchange.react', exchange, now, **{ id: "p#{rng.rand(i + 1)}", sign: [nil, 'agree', 'thanks'].sample(random: rng) }.compact)
+      when 11
+        pin_or_park(made, exchange, now, "p#{rng.rand(i + 1)}", rng)
       when 9 then act(made, 'odalys', 'class.rule', room, now, right: 'draw', allow: rng.rand(2).zero?)
       else act(made, who, 'board.put', board, now, marks: [stroke("m#{i}", x: rng.rand(900))])
       end
@@ -42,6 +45,11 @@ RSpec.describe Veranda::Store::Replay do
     cuts = Array.new(rng.rand(3)) { rng.rand((now - 300_000)..now) }.map { |from| [from, from + 30_000] }
     ARCHIVE.recordings.update(made[:sitting], cuts: cuts)
     [made, ARCHIVE.recordings.recording(ARCHIVE.recordings.fetch(made[:sitting]))]
+  end
+
+  def pin_or_park(made, exchange, now, id, rng)
+    act(made, 'odalys', 'exchange.pin', exchange, now, id: id, on: rng.rand(3).positive?)
+    act(made, 'odalys', 'exchange.park', exchange, now, id: id, parked: 'waiting') if rng.rand(2).zero?
   end
 
   # What somebody sees who starts at one moment and takes in what follows, as the player does.

@@ -29,7 +29,7 @@ module Veranda
         states[board] = @log.state_at(board, wall) if board
         views = states.transform_values(&:view)
         views[@sitting] = views[@sitting].merge(seats: views[@sitting][:seats].select { |seat| people.include?(seat[:id]) })
-        views[@exchange] = { posts: @recording.posts(states[@exchange].posts.values, deleted: deleted) }
+        views[@exchange] = { **views[@exchange], posts: @recording.posts(states[@exchange].posts.values, deleted: deleted) }
         { t: t, wall: wall, streams: views }
       end
 
