@@ -132,10 +132,11 @@ module Veranda
       def tallies(names, kinds, from:, spell:)
         person = Sequel.case({ { kind: 'floor_lent' } => Sequel.lit("body->>'person'") }, :actor)
         rows = @db[:entries].where(stream: names, kind: kinds) { at >= from }
-        spells = rows.group(person).select_hash(person.as(:person), Sequel.lit('count(DISTINCT at / ?)', spell).as(:spells))
+        # Counted before spells are: who does their first thing in between has a spell then, and no count yet.
         counts = rows.group(person, :kind).select(person.as(:person), :kind, Sequel.function(:count).*.as(:count),
-                                                  Sequel.function(:max, :at).as(:last))
-        by_person = counts.all.group_by { |row| row[:person] }
+                                                  Sequel.function(:max, :at).as(:last)).all
+        spells = rows.group(person).select_hash(person.as(:person), Sequel.lit('count(DISTINCT at / ?)', spell).as(:spells))
+        by_person = counts.group_by { |row| row[:person] }
         by_person.to_h { |id, own| [id, { spells: spells[id], kinds: own.to_h { |row| [row[:kind], row.values_at(:count, :last)] } }] }
       end
 

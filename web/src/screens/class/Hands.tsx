@@ -78,7 +78,8 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
       <>
         {signals}
         {quiet}
-        {order}
+        {/* A phone has no room for it. */}
+        <Box sx={{ display: { xs: 'none', sm: 'flex' } }}>{order}</Box>
         {heard ?? <Box sx={{ fontSize: 14, whiteSpace: 'nowrap', alignSelf: 'center' }}>No hand is up</Box>}
       </>
     );
