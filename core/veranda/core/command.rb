@@ -58,7 +58,7 @@ module Veranda
         # @return [Dry::Schema::JSON]
         def contract(&block)
           @contract = Contract.define(&block) if block
-          @contract ||= superclass == Command || !superclass.respond_to?(:contract) ? Contract.define { nil } : superclass.contract
+          @contract ||= superclass.respond_to?(:contract) ? superclass.contract : Contract.define { nil }
         end
 
         # @return [Array<Symbol, Proc>]

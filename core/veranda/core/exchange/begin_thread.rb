@@ -28,7 +28,7 @@ module Veranda
           in_class!
           somebody_here!(people, input[:staff])
           raise Refusal.new(:thread_exists, 'That thread has begun already.') if thread.begun?
-          raise Refusal.new(:too_many_threads, 'You write in very many threads already. Go on in one of them.') if full?
+          raise Refusal.new(:too_many_threads, 'You have begun very many threads already. Go on in one of them.') if full?
 
           begun + [entry('posted', { **WritePost.fit(input[:post], thread), to: TO, name: by.name }, on: stream)]
         end
@@ -38,7 +38,7 @@ module Veranda
         def stream = scene.thread_of(input[:id])
         def thread = scene.of(stream)
         def staff = input[:staff] || place.oversight
-        def full? = scene.of(:own).threads.length >= Thread::MOST
+        def full? = scene.of(:own).threads.count { |one| one[:people].first[:id] == by.id } >= Thread::MOST
 
         # @return [Array<Hash>] everyone in it by name, whoever begins it first
         def people

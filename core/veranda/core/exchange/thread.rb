@@ -6,9 +6,9 @@ module Veranda
       # What a few people write to one another, or to staff. Who reads it is fixed when it begins and never changes, so that
       # nothing that is decided later opens what was written in private.
       class Thread < Posts
-        # How many people a thread may have, and how many threads one person may be in during a class.
+        # How many people a thread may have, and how many threads one person may begin in a class.
         MOST_PEOPLE = 12
-        MOST = 200
+        MOST = 100
 
         # @return [Array<Hash>] `{ id:, name: }`, whoever began it first
         attr_reader :people

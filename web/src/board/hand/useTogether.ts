@@ -1,16 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Glimpse } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
 import type { useView, View } from './useView';
 
 /** What part of which page somebody sees, in px of the page. */
-export interface Seen {
-  board: string;
-  page: string;
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
+export type Seen = Extract<Extract<Glimpse, { kind: 'view' }>['body'], { board: string }>;
 
 /** Who leads where; nobody while people roam. */
 export interface Lead {
