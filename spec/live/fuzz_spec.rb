@@ -38,11 +38,21 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['class.raise_hand', room, {}], ['class.lower_hand', room, { person: 'farah' }], ['class.show', room, { board: made[:board], page: 'p1' }],
      ['class.rule', room, { right: 'draw', allow: true, person: 'farah' }], ['class.stop_timer', room, {}],
      ['class.move', sitting, { step: 'one' }], ['class.extend', sitting, { minutes: 1 }], ['class.record', sitting, { on: true }],
-     ['class.cue', staff, { cue: 'c1' }]].sample(random: rng)
+     ['class.cue', staff, { cue: 'c1' }], ['class.keep_together', room, { on: [true, false].sample(random: rng) }],
+     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number)].sample(random: rng)
+  end
+
+  def words(made, exchange, number)
+    post = "p#{rng.rand(number + 1)}"
+    thread = "thread/#{made[:sitting]}.t#{rng.rand(20)}"
+    [['exchange.react', exchange, { id: post, sign: 'agree' }], ['exchange.pin', exchange, { id: post, on: true }], ['exchange.park', exchange, { id: post, parked: 'done' }],
+     ['exchange.begin_thread', exchange, { id: "t#{rng.rand(20)}", people: %w[odalys nobody farah].sample(2, random: rng), staff: false, post: { id: post, text: 'Yours?' } }],
+     ['thread.post', thread, { id: post, text: 'And?' }], ['thread.react', thread, { id: post, sign: 'thanks' }], ['thread.delete', thread, { id: post }]]
   end
 
   def message(made, number)
-    case rng.rand(12)
+    case rng.rand(13)
+    when 3 then { t: 'now', stream: "place/#{made[:sitting]}.main", kind: 'view', body: { board: made[:board], page: 'p1', x: 0, y: 0, w: 800, h: 450 } }
     when 0 then { t: 'now', stream: "board/#{made[:board]}", kind: 'pointer', body: { page: 'p1', x: 4, y: 5 } }
     when 1 then { t: 'now', stream: "board/#{made[:board]}", kind: 'ink',
                   body: { id: 'w', page: 'p1', x: 1, y: 2, kind: 'stroke', ink: 'lake', width: 4, from: 0, points: [0, 0, 4, 4] } }
