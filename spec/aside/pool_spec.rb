@@ -82,6 +82,20 @@ RSpec.describe Veranda::Aside::Pool do
     expect(helpers.length).to eq(2)
   end
 
+  it 'goes on at once when somebody left in the middle of what a real process does for them' do
+    real = described_class.new
+    slow = Argon2::Password.new(t_cost: 150, m_cost: 16).create('slow')
+    ask = lambda do |who, **options|
+      Async { real.call(who, :password_fits, { hash: who == 'farah' ? slow : Argon2::Password.create('light'), password: 'light' }, **options) }
+    end
+    left = ask.call('farah', gone: -> { true })
+    waiting = ask.call('odalys')
+    expect { left.wait }.to refusing(:gave_up)
+    # Nothing is left to wait for; that helper would have gone on for minutes.
+    expect(Async::Task.current.with_timeout(60) { waiting.wait }).to be(true)
+    real.instance_variable_get(:@helper).stop
+  end
+
   it 'asks a real process, which says what it was refused and goes when it is told to' do
     real = described_class.new
     lesson = fresh_lesson

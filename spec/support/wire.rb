@@ -92,6 +92,9 @@ class Wire
     @socket.close
   end
 
+  # Reads nothing any more, and stays.
+  def deaf = @reader.kill
+
   def closed? = !@reader.alive?
 
   private

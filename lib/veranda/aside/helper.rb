@@ -26,12 +26,13 @@ module Veranda
         Message.read(@socket) || raise(EOFError, 'The helper went away')
       end
 
-      # Ends it with all that it has started.
+      # Ends it with all that it has started. Whoever waits for its answer comes to the end of what it says: the socket is shut and not
+      # closed, since Ruby does not wake a fiber that waits for a socket when another closes it.
       def stop
         return unless @pid
 
         pid, @pid = @pid, nil
-        @socket.close
+        @socket.shutdown
         Process.kill(:KILL, -pid)
         Process.detach(pid)
       rescue Errno::ESRCH

@@ -22,8 +22,9 @@ module Veranda
         head = io.read(4)
         return if head.nil? || head.bytesize < 4
 
-        bytes = io.read(head.unpack1(HEAD))
-        Marshal.load(bytes) # rubocop:disable Security/MarshalLoad
+        size = head.unpack1(HEAD)
+        bytes = io.read(size)
+        Marshal.load(bytes) if bytes&.bytesize == size # rubocop:disable Security/MarshalLoad
       end
     end
   end

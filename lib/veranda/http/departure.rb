@@ -10,13 +10,18 @@ module Veranda
       # @param env [Hash] of the request
       # @return [Proc] answers with true once they are gone
       def of(env)
-        connection = env['protocol.http.request']&.connection
-        io = connection.respond_to?(:stream) ? connection.stream&.io : nil
+        io = socket(env)
         io ? -> { gone?(io) } : -> { false }
       end
 
+      # @return [BasicSocket, nil] what a request came by
+      def socket(env)
+        connection = env['protocol.http.request']&.connection
+        connection.stream&.io&.to_io if connection.respond_to?(:stream)
+      end
+
       def gone?(io)
-        io.closed? || io.to_io.recv_nonblock(1, Socket::MSG_PEEK, exception: false).then { |seen| seen.nil? || seen == '' }
+        io.closed? || io.recv_nonblock(1, Socket::MSG_PEEK, exception: false).then { |seen| seen.nil? || seen == '' }
       rescue SystemCallError, IOError
         true
       end

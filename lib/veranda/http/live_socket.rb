@@ -55,8 +55,10 @@ module Veranda
 
       def converse(env, visitor)
         @hub.start
+        socket = Departure.socket(env)
         # No compression: frames are made once for everyone.
         Async::WebSocket::Adapters::Rack.open(env, handler: Live::WebSocketLine, extensions: nil) do |line|
+          line.socket = socket
           Live::Peer.new(line, visitor.person[:id], @hub, session_id: visitor.session_id).run(Async::Task.current)
         end
       end

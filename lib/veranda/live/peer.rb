@@ -20,7 +20,7 @@ module Veranda
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
-      # @param line [#hear, #write_bytes, #close]
+      # @param line [#hear, #write_bytes, #hang_up]
       # @param person_id [String]
       # @param hub [Hub]
       # @param session_id [String, nil]
@@ -56,7 +56,7 @@ module Veranda
         send_message(**{ t: 'error', id: id, code: refusal.code, says: refusal.says }.compact)
       end
 
-      def close = @line.close
+      def close = @line.hang_up
 
       # Says why, and ends the connection once that is told.
       # @param refusal [Core::Refusal]
@@ -69,7 +69,7 @@ module Veranda
 
       def write
         @outbox.drain(@line)
-        @line.close if @outbox.finishing?
+        @line.hang_up if @outbox.finishing?
       rescue IOError, SystemCallError
         # The reader notices the same and ends the connection.
       end

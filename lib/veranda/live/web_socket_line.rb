@@ -27,6 +27,17 @@ module Veranda
         def write(stream) = stream.write(bytes)
       end
 
+      # @return [BasicSocket, nil] what it runs over
+      attr_writer :socket
+
+      # Ends the connection for whoever waits for it: shut and not closed, since Ruby does not wake a fiber that waits for a socket when
+      # another closes it. Whoever reads comes to the end, and closes it.
+      def hang_up
+        @socket ? @socket.shutdown : close
+      rescue SystemCallError, IOError
+        nil
+      end
+
       # @return [String, nil] the next message; nil when the client has gone
       # @raise [TooLarge]
       def hear

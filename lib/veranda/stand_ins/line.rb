@@ -21,7 +21,7 @@ module Veranda
       # bytes are taken at once keeps the outbox empty.
       def write_bytes(_bytes) = nil
 
-      def close = @to_hub.enqueue(nil)
+      def hang_up = @to_hub.enqueue(nil)
     end
   end
 end

@@ -60,7 +60,7 @@ module Veranda
         line.say(t: 'hello', v: Live::Protocol::VERSION, sitting: @sitting_id)
         yield line
       ensure
-        line.close
+        line.hang_up
       end
 
       # @return [Student::View]
