@@ -7,7 +7,8 @@ Zeitwerk::Loader.eager_load_all
 
 archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url),
                                       files: Veranda::Environment.files)
-hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1)
+aside = Veranda::Aside::Pools.new
+hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1, aside: aside)
 
-run Veranda::Http::App.build(archive: archive, hub: hub, secret: Veranda::Environment.session_secret,
+run Veranda::Http::App.build(archive: archive, hub: hub, aside: aside, secret: Veranda::Environment.session_secret,
                              root: File.join(Veranda::ROOT, 'web/dist'), secure: Veranda::Environment.secure?)

@@ -10,20 +10,25 @@ RSpec.describe Veranda::Core::Access do
 
   streams = { sitting: 'sitting/s1', staff: 'staff/s1', main: 'place/s1.main', waiting: 'place/s1.waiting', words: 'exchange/s1.main',
               own: 'own/s1.%s', own_of_another: 'own/s1.nils', board: 'board/b1', other_board: 'board/b2', closed_board: 'board/b4', staff_board: 'board/b3',
+              farahs_board: 'board/b5', farahs_copy: 'board/c1', jonas_copy: 'board/c2',
               another_class: 'sitting/s2', another_board: 'board/elsewhere' }
 
-  boards = [*Stage::PLAN[:boards], { id: 'b4', name: 'Only in class', audience: 'everyone', outside: 'closed' }]
+  boards = [*Stage::PLAN[:boards], { id: 'b4', name: 'Only in class', audience: 'everyone', outside: 'closed' },
+            { id: 'b5', name: 'For Farah and Oona', audience: 'people', people: %w[farah oona], outside: 'closed' }]
   situations = {
     planned: ->(stage, **plan) { stage.sitting(open: false, boards: boards, **plan) },
-    open: ->(stage, **plan) { stage.sitting(boards: boards, **plan) },
-    ended: ->(stage, **plan) { stage.sitting(boards: boards, **plan).tap { |hall| hall.do(stage.person(:odalys), 'class.end') } }
+    open: ->(stage, **plan) { stage.with_copies(stage.sitting(boards: boards, **plan)) },
+    ended: ->(stage, **plan) { stage.with_copies(stage.sitting(boards: boards, **plan)).tap { |hall| hall.do(stage.person(:odalys), 'class.end') } }
   }
-  everything = %i[sitting staff main waiting words own board other_board closed_board staff_board]
+  everything = %i[sitting staff main waiting words own board other_board closed_board staff_board farahs_board]
   in_class = %i[sitting main words own board other_board closed_board]
+  hers = in_class + %i[farahs_board farahs_copy]
+  everybodys = %i[farahs_copy jonas_copy]
   # Who, and what they read while the class is planned, open and over. Farah and Jonas were let in, Oona never came.
   table = {
     odalys: [everything, everything, everything], tomas: [everything, everything, everything],
-    farah: [%i[waiting own], in_class, in_class - [:closed_board]],
+    farah: [%i[waiting own], hers, hers - %i[closed_board farahs_board]],
+    jonas: [%i[waiting own], in_class + [:jonas_copy], in_class + [:jonas_copy] - [:closed_board]],
     oona: [%i[waiting own], %i[waiting own], []]
   }
 
@@ -35,10 +40,18 @@ RSpec.describe Veranda::Core::Access do
         names = expected.map { |name| format(streams.fetch(name), who) }
         expect(described_class.streams(*facts)).to match_array(names)
         reads = streams.select { |_, name| described_class.reads?(*facts, format(name, who)) }.keys
-        # Staff write to any stream of their class, also to those of single people.
-        expect(reads - (person(who).staff? ? [:own_of_another] : [])).to match_array(expected)
+        # Staff write to any stream of their class, also to those of single people, and may look at everybody's copies.
+        besides = person(who).staff? ? [:own_of_another, *(everybodys unless situation == :planned)] : []
+        expect(reads - besides).to match_array(expected)
+        expect(besides - reads).to be_empty
       end
     end
+  end
+
+  # What was handed out: a copy for each who is there.
+  def with_copies(hall)
+    copies = [{ board: 'c1', person: 'farah' }, { board: 'c2', person: 'jonas' }]
+    hall.tap { hall.do(odalys, 'class.give_copies', { board: 'b1', copies: copies }) }
   end
 
   # Who was in, and was turned out: what they read while the class goes on and after it.
@@ -85,8 +98,8 @@ RSpec.describe Veranda::Core::Access do
   describe 'outside of the live class' do
     open_board = { audience: 'everyone', outside: 'read', rehearsal_id: nil }
     variants = { read: open_board, work: open_board.merge(outside: 'work'), closed: open_board.merge(outside: 'closed'),
-                 staff: open_board.merge(audience: 'staff'), rehearsal: open_board.merge(rehearsal_id: 'r1') }
-    expected = { odalys: variants.keys, farah: %i[read work], oona: %i[read work], stranger: [] }
+                 staff: open_board.merge(audience: 'staff'), hers: open_board.merge(audience: 'people', people: ['farah']), rehearsal: open_board.merge(rehearsal_id: 'r1') }
+    expected = { odalys: variants.keys, farah: %i[read work hers], oona: %i[read work], stranger: [] }
 
     expected.each do |who, names|
       it "opens boards to #{who}: #{names.empty? ? 'none' : names.join(', ')}" do
@@ -97,7 +110,7 @@ RSpec.describe Veranda::Core::Access do
 
     it 'opens closed boards, and no others, to those who are in the class while it goes on' do
       open = variants.select { |_, board| described_class.board?(person(:farah), board, taught: true) }.keys
-      expect(open).to match_array(%i[read work closed])
+      expect(open).to match_array(%i[read work closed hers])
       expect(variants.any? { |_, board| described_class.board?(nil, board, taught: true) }).to be(false)
     end
 

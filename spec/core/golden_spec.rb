@@ -105,7 +105,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
                                  signalled signal_off signals_cleared out removed let_back doors_set
-                                 begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
+                                 handed_out gathered_in copies_given copy_given locked begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 
@@ -144,6 +144,10 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     draw(drawn, odalys, farah)
     hall.do(odalys, 'class.move', { step: 'crossing' })
     hall.do(odalys, 'class.cue', { cue: 'look' })
+    hall.do(odalys, 'class.hand_out', { board: 'b1', on: true })
+    hall.do(odalys, 'class.give_copies', { board: 'b1', copies: [{ board: 'c1', person: 'farah' }] })
+    hall.do(odalys, 'class.hand_out', { board: 'b1', on: false })
+    hall.do(odalys, 'class.hand_out', { board: 'b2', on: true })
     hall.do(farah, 'exchange.post', { id: 'p1', text: 'Which of us turns?' })
     hall.do(farah, 'exchange.post', { id: 'p2', text: 'Never mind' })
     hall.do(farah, 'exchange.delete', { id: 'p2' })
@@ -176,6 +180,10 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     drawn.do(odalys, 'board.put', { marks: [stroke('a'), note('b'), prop('die', 'dice', count: 2, faces: 6)] })
     drawn.do(farah, 'board.put', { marks: [stroke('c', x: 300), text('t', 'Farah')] })
     drawn.do(odalys, 'board.add_page', { page: 'p2', after: 'p1' })
+    drawn.do(odalys, 'board.lock', { on: true })
+    drawn.do(odalys, 'board.lock', { on: false })
+    drawn.do(odalys, 'board.lock', { on: true, page: 'p2' })
+    drawn.do(odalys, 'board.lock', { on: false, page: 'p2' })
     drawn.do(odalys, 'board.set_page', { page: 'p2', grows: true })
     drawn.do(odalys, 'board.use_prop', { id: 'die', action: 'roll' })
     drawn.do(farah, 'board.change', { changes: [{ id: 'c', set: { x: 320, ink: 'plum' } }, { id: 'a', set: { group: 'g' } }] })

@@ -109,7 +109,7 @@ RSpec.describe 'Rights' do
   # Every command × role in an open class: those for staff are for staff alone.
   staff_only = %w[board.clear board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
                   class.stop_timer class.lend_floor class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors
-                  class.set_exchange class.keep_together exchange.pin exchange.park]
+                  class.set_exchange class.keep_together class.hand_out board.lock exchange.pin exchange.park]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
@@ -124,7 +124,8 @@ RSpec.describe 'Rights' do
     'board.point' => { page: 'p1', path: [0, 1, 1] }, 'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' },
     'exchange.react' => { id: 'own', sign: 'agree' }, 'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'waiting' },
     'exchange.begin_thread' => { id: 'fresh', people: ['jonas'], staff: true, post: { id: 'first', text: 'psst' } }, 'thread.post' => { id: 'more', text: 'and' },
-    'thread.delete' => { id: 'begun' }, 'thread.react' => { id: 'begun', sign: 'thanks' }, 'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }
+    'thread.delete' => { id: 'begun' }, 'thread.react' => { id: 'begun', sign: 'thanks' }, 'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true },
+    'class.hand_out' => { board: 'b1', on: true }, 'board.lock' => { on: true, page: 'p1' }
   }
   (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).each do |command|
     Stage::PEOPLE.each do |who, (_, role)|

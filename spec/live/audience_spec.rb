@@ -16,6 +16,7 @@ RSpec.describe 'Who hears what' do
       @standing = STUDENTS.to_h { |who| [who, :in] }
       @boards = boards.to_h { |board| [board, 'everyone'] }
       @threads = {}
+      @copies = {}
       @words = Hash.new { |hash, stream| hash[stream] = [] }
       @allowed = (STAFF + STUDENTS).to_h { |who| [who, []] }
       @oversight = false
@@ -28,13 +29,17 @@ RSpec.describe 'Who hears what' do
     def open(board, audience) = @boards[board] = audience
     def begin_thread(id, people, staff) = @threads[id] = people | (staff || @oversight ? STAFF : [])
     def threads_of(who) = @threads.select { |_, people| people.include?(who) }.keys
-    def boards_of(who) = @boards.select { |_, audience| STAFF.include?(who) || audience == 'everyone' }.keys
+    def boards_of(who) = @boards.select { |_, audience| opens?(audience, who) }.keys + @copies.select { |_, owner| owner == who }.keys
+    def opens?(audience, who) = STAFF.include?(who) || audience == 'everyone' || audience.include?(who)
+    def open_boards = @boards.select { |_, audience| audience == 'everyone' }.keys
+    def copy(stream, owner) = @copies[stream] = owner
+    def copied?(of) = (@copied ||= []).include?(of) || !(@copied << of)
 
     def readers(stream)
       there = STAFF + self.in
       case stream
       when /\Athread/ then @threads.fetch(stream) & there
-      when /\Aboard/ then @boards[stream] == 'everyone' ? there : STAFF
+      when /\Aboard/ then @copies.key?(stream) ? there & [@copies[stream]] : there.select { |who| opens?(@boards[stream], who) }
       else there
       end
     end
@@ -67,7 +72,7 @@ RSpec.describe 'Who hears what' do
   def step(dice, reckoning)
     staff, student = Reckoning::STAFF.sample(random: dice), reckoning.in.sample(random: dice)
     speaker = [staff, *student].sample(random: dice)
-    case dice.rand(12)
+    case dice.rand(14)
     when 0..2 then say(dice, reckoning, speaker)
     when 3..4 then draw(dice, reckoning, speaker)
     when 5 then whisper(dice, reckoning, speaker)
@@ -75,6 +80,8 @@ RSpec.describe 'Who hears what' do
     when 8 then turn(dice, reckoning, staff, student)
     when 9 then let_in(dice, reckoning, staff)
     when 10 then act(dice, staff, ids[:room], 'class.set_exchange', { oversight: reckoning.oversee(!reckoning.oversight) })
+    when 11 then hand_out(dice, reckoning, staff)
+    when 12 then peek(dice, student)
     else open_board(dice, reckoning)
     end
   end
@@ -138,12 +145,35 @@ RSpec.describe 'Who hears what' do
     reckoning.stand(who, :in)
   end
 
+  # A copy for each who is there, which is for them alone. Staff may look at them, and nobody does here.
+  def hand_out(dice, reckoning, staff)
+    of = reckoning.open_boards.sample(random: dice)
+    return if of.nil? || reckoning.copied?(of)
+
+    id = of.delete_prefix('board/')
+    act(dice, staff, ids[:sitting], 'class.hand_out', { board: id, on: true })
+    reckoning.in.each do |who|
+      given = @wires[who].wait { |message| message['kind'] == 'copy_given' && message['body']['of'] == id }
+      copy = "board/#{given['body']['board']}"
+      @wires[who].wait { |message| message['t'] == 'gained' && message['stream'] == copy }
+      reckoning.copy(copy, who)
+    end
+    act(dice, staff, ids[:sitting], 'class.hand_out', { board: id, on: false })
+  end
+
+  # Somebody asks to look at boards that are not theirs.
+  def peek(dice, who)
+    streams = ARCHIVE.db[:boards].where(lesson_id: made[:lesson]).select_map(:id).map { |id| "board/#{id}" }
+    @wires[who]&.say(t: 'follow', streams: streams.first(40)) if dice.rand(2).zero?
+  end
+
   def open_board(dice, reckoning)
     board = reckoning.boards_of('odalys').sample(random: dice)
-    audience = %w[everyone staff].sample(random: dice)
+    audience = %w[everyone staff people].sample(random: dice)
+    people = audience == 'people' ? Reckoning::STUDENTS.sample(2, random: dice) : []
     visitor = (@visitor ||= VisitorClient.new(servers.first, as: 'odalys'))
-    expect(visitor.patch("/api/boards/#{board.delete_prefix('board/')}", { audience: audience }).status).to eq(200)
-    reckoning.open(board, audience)
+    expect(visitor.patch("/api/boards/#{board.delete_prefix('board/')}", { audience: audience, people: people }).status).to eq(200)
+    reckoning.open(board, audience == 'people' ? people : audience)
   end
 
   [11, 23].each do |seed|

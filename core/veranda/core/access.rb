@@ -12,7 +12,7 @@ module Veranda
     # | who | of a class | of its lesson outside of class |
     # |---|---|---|
     # | staff of the course | everything but the threads of others | everything |
-    # | a student or guest who was let in | what concerns all, their place and threads, boards for everyone | these, unless closed |
+    # | a student or guest who was let in | what concerns all, their place and threads, boards for everyone, those that name them, their copies | these, unless closed |
     # | … who waits, or was sent back to | the waiting room | the same |
     # | … who was removed | nothing | the same |
     # | … after the class | the same, without boards that are closed | the same |
@@ -37,7 +37,8 @@ module Veranda
         :waiting unless sitting.ended?
       end
 
-      # The streams of a class that somebody may read.
+      # The streams of a class that somebody is told. Staff may read everybody's copies of what was handed out too ({reads?}), and are told
+      # of those that they look at.
       # @param person [Person]
       # @param sitting [Sittings::Sitting]
       # @param staff [Sittings::StaffFacts]
@@ -47,7 +48,7 @@ module Veranda
         standing = standing(person, sitting, staff) or return []
         return without_boards(standing, person, sitting) if standing == :waiting
 
-        open = staff.boards.select { |board| board_in_class?(person, board, sitting) }
+        open = [*staff.boards, *staff.copies_for(person.id)].select { |board| board_in_class?(person, board, sitting) }
         [*without_boards(standing, person, sitting), *threads(standing, sitting, staff, own),
          *open.map { |board| Streams::StreamName.board(board[:id]) }]
       end
@@ -66,14 +67,14 @@ module Veranda
 
       # Whether a board may be read outside of the live class: its pages, its files, its stream.
       # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
-      # @param board [Hash] `{ audience:, outside:, rehearsal_id: }`
+      # @param board [Hash] `{ audience:, people:, outside:, rehearsal_id: }`
       # @param taught [Boolean] whether the person is let in to an open class of the lesson
       def board?(person, board, taught: false)
         return false if person.nil? || person.stand_in?
         return true if person.staff?
-        return false if board[:rehearsal_id] || board[:audience] != 'everyone'
+        return false if board[:rehearsal_id] || !Lessons::Audience.includes?(board, person.id)
 
-        taught || Lessons::Outside.reads?(board)
+        taught || Lessons::Outside.reads?(board, person.id)
       end
 
       # Whether a slide, thumbnail or poster of a material may be seen.
@@ -110,7 +111,7 @@ module Veranda
         return false if board.nil? || (!person.staff? && !sitting.in?(person.id))
         return true if person.staff?
 
-        board[:audience] == 'everyone' && (!sitting.ended? || Lessons::Outside.reads?(board))
+        Lessons::Audience.includes?(board, person.id) && (!sitting.ended? || Lessons::Outside.reads?(board, person.id))
       end
       private_class_method :board_in_class?
 

@@ -8,13 +8,13 @@ module Veranda
         Boards::PutMarks, Boards::ChangeMarks, Boards::RemoveMarks, Boards::ClearPage,
         Boards::ArrangeMarks, Boards::StraightenMarks, Boards::UseProp,
         Boards::UndoEdit, Boards::RedoEdit, Boards::BringBack, Boards::AddPage, Boards::SetPage, Boards::LaySlides, Boards::TakeIn,
-        Boards::PointAt,
+        Boards::PointAt, Boards::LockBoard,
         Sittings::Plan, Sittings::SetBoards, Sittings::OpenDoors, Sittings::EndClass,
         Sittings::SetDoors, Sittings::LetIn, Sittings::SendToWait, Sittings::Remove, Sittings::LetBack,
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
-        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether,
+        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -23,7 +23,8 @@ module Veranda
 
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
-        Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave
+        Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
+        Sittings::GiveCopies
       ].freeze
 
       # @param wire_name [String]

@@ -32,6 +32,9 @@ module Veranda
       # @return [String, nil] name of a stream, see {Streams::Concern#name}
       def name(role) = @concern.name(role)
 
+      # @return [String] name of the stream of what concerns another person
+      def own_of(person_id) = @concern.own_of(person_id)
+
       # @return [String, nil] name of the stream of a thread
       def thread_of(id) = @concern.thread_of(id)
 
@@ -50,10 +53,16 @@ module Veranda
       # @return [Object, nil] the state of a stream that the command has declared
       def of(role) = name(role)&.then(&@state_of)
 
+      # @return [Boolean] whether the home stream is a copy that is the asker's own
+      def own?
+        home = name(:home)
+        !sitting.nil? && Streams::StreamName.kind(home) == :board && staff.own_copy?(Streams::StreamName.id(home), by.id)
+      end
+
       # @param right [Symbol]
       # @return [Rights::Answer] whether `by` has the right here and now, and why
       def right(right)
-        Rights::Ask.call(right, by: by, sitting: sitting, place: place, outside: outside, at: at)
+        Rights::Ask.call(right, by: by, sitting: sitting, place: place, outside: outside, own: own?, at: at)
       end
     end
   end

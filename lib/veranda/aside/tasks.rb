@@ -10,7 +10,7 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[take_lesson rehearse].freeze
+      ONCE = %i[take_lesson rehearse put_forward].freeze
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
@@ -75,6 +75,12 @@ module Veranda
       # Every board is folded and copied.
       # @return [String] id of a class to practise in
       def rehearse(lesson:) = Preparing::Classes.new(@archive).rehearsal(@archive.lessons.fetch(lesson))
+
+      # Every copy takes in a whole board.
+      def hand_out(sitting:, board:, people:) = Preparing::HandingOut.new(@archive, sitting).give(board, people)
+
+      # @return [String] id of the new board
+      def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]
 
       # Boards whose digest is older than they are.
       def refresh_boards(courses:) = @archive.boards.refresh(courses)

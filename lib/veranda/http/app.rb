@@ -21,13 +21,13 @@ module Veranda
 
       # @param archive [Store::Archive]
       # @param hub [Live::Hub]
+      # @param aside [Aside::Pools]
       # @param secret [String] at least 64 bytes
       # @param root [String] folder of the built front end
       # @param secure [Boolean] whether cookies are for https alone
       # @return [#call]
-      def build(archive:, hub:, secret:, root:, secure: false)
+      def build(archive:, hub:, aside:, secret:, root:, secure: false)
         pages = Pages.new(root)
-        aside = Aside::Pools.new
         api = resources(archive, hub, aside)
         accounts = Accounts.over(archive.db, secret, aside)
         Rack::Builder.new do

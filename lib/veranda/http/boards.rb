@@ -6,7 +6,8 @@ module Veranda
     class Boards < Resource
       CHANGES = Core::Contract.define do
         optional(:name).filled(:string, max_size?: 80)
-        optional(:audience).value(:string, included_in?: %w[everyone staff])
+        optional(:audience).value(:string, included_in?: Core::Lessons::Audience::KINDS)
+        optional(:people).value(:array, max_size?: Core::Lessons::Audience::MOST).each(Core::Types::ID)
         optional(:outside).value(:string, included_in?: %w[closed read work])
         optional(:template).value(:bool)
         optional(:first_page).value(Core::Types::ID)
@@ -24,6 +25,7 @@ module Veranda
         staff_of!(id)
         facts = Core::Contract.check(CHANGES, input)
         facts[:name] = Core::Name.clean(facts[:name]) if facts[:name]
+        named!(id, facts[:people]) if facts[:people]
         board = archive.lessons.update_board(id, **facts)
         Preparing::Classes.new(archive).boards_changed(board[:lesson_id])
         hub.review(board[:lesson_id])
@@ -71,6 +73,14 @@ module Veranda
       end
 
       private
+
+      # Only those who have a part in the lesson.
+      def named!(id, people)
+        lesson = archive.lessons.fetch(archive.lessons.board(id)[:lesson_id])
+        return if (people - archive.people.with_part(people, lesson)).empty?
+
+        raise Core::Refusal.new(:not_invited, 'Somebody this board is to be for has no part in this lesson.')
+      end
 
       def staff_of!(id) = staff!(archive.lessons.fetch(archive.lessons.board(id)[:lesson_id]))
 

@@ -17,10 +17,34 @@ module Veranda
         json(people: heard.rows, gini: heard.gini)
       end
 
+      # How everybody's own copies of what was handed out come along.
+      get '/api/classes/:id/copies' do |id|
+        taught!(id)
+        copies = archive.log.state(Core::Streams::StreamName.staff(id)).first.copies.values
+        work = archive.own_copies.work(copies.map { |copy| copy[:board] })
+        json(copies: copies.map { |copy| { **copy, edits: 0, at: nil, **(work[copy[:board]] || {}) } })
+      end
+
+      FORWARD = Core::Contract.define do
+        required(:copy).value(Core::Types::ID)
+        required(:named).value(:bool)
+      end
+
+      # Makes a board for everyone of somebody's copy, with or without their name.
+      post '/api/classes/:id/boards' do |id|
+        lesson = taught!(id)
+        board = aside(:put_forward, sitting: id, **Core::Contract.check(FORWARD, input))
+        hub.review(lesson[:id])
+        status 201
+        json(board: board)
+      end
+
       private
 
+      def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }
+
       def conducted(id, place)
-        staff!(archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]))
+        taught!(id)
         sitting = archive.log.state(Core::Streams::StreamName.sitting(id)).first
         raise Core::Refusal.new(:no_such_place, 'There is no such room in this class.') unless sitting.place?(place)
 
@@ -29,7 +53,8 @@ module Veranda
 
       def tallies(sitting, place)
         names = Core::Streams::StreamName
-        boards = sitting.boards.map { |board| names.board(board[:id]) }
+        copies = archive.log.state(names.staff(sitting.id)).first.copies.keys
+        boards = [*sitting.boards.map { |board| board[:id] }, *copies].map { |board| names.board(board) }
         streams = [names.place(sitting.id, place), names.exchange(sitting.id, place), *boards]
         kinds = Core::Insights::Heard::KINDS.keys
         archive.log.tallies(streams, kinds, from: sitting.opened_at || 0, spell: Core::Insights::Heard::SPELL)

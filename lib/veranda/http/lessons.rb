@@ -116,7 +116,7 @@ module Veranda
         facts = lesson.merge(starts_at: starts_at)
         sheet = Core::Lessons::RunSheet.new(lesson[:steps], starts_at: starts_at, minutes: lesson[:minutes])
         json(facts.merge(course: archive.course(lesson[:course_id])[:name], role: person.role, sheet: sheet.to_h,
-                         boards: archive.lessons.boards(lesson[:id]),
+                         boards: archive.lessons.boards(lesson[:id]), copies: archive.own_copies.of_lesson(lesson[:id]).map { |row| copy(row) },
                          to_mend: aside(:findings, lessons: [lesson[:id]], now: hub.clock.call)[lesson[:id]], **more))
       end
 
@@ -125,9 +125,18 @@ module Veranda
         boards = boards_for(lesson)
         json(lesson.slice(:id, :title, :number, :minutes, :course_id).merge(
                starts_at: ms(lesson[:starts_at]), course: archive.course(lesson[:course_id])[:name], role: 'student',
-               boards: boards.map { |board| board.slice(:id, :name, :outside, :first_page) }
+               boards: boards.map { |board| board.slice(:id, :name, :outside, :first_page) },
+               copies: own_copies(lesson)
              ))
       end
+
+      # What came back to them after classes in which it was handed out.
+      def own_copies(lesson)
+        rows = archive.own_copies.of_lesson(lesson[:id], person: visitor.person[:id])
+        rows.select { |row| reader.board?(row, lesson) }.map { |row| copy(row) }
+      end
+
+      def copy(row) = row.slice(:id, :name, :copy_of, :outside, :first_page, :owner)
 
       def boards_for(lesson)
         in_lesson!(lesson)

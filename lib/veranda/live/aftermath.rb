@@ -10,6 +10,8 @@ module Veranda
         'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
         'staff.removed' => %i[turn_out],
+        'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
+        'own.boards' => %i[review_person],
         'sitting.ended' => %i[review tell_timing keep_snapshots],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
@@ -109,6 +111,14 @@ module Veranda
         staff.coming.each_slice(Core::Sittings::LetIn::MOST) do |people|
           @gathering.observe('class.let_in', sitting.id, Deciding::Perform::HOUSE, people: people)
         end
+      end
+
+      # Everybody who is here gets a copy of what is handed out, late arrivals too.
+      def hand_copies(entry)
+        sitting, staff = facts(entry)
+        return unless sitting.open?
+
+        Core::Sittings::HandOut.missing(sitting, staff).each { |board, people| @hub.hand_out(sitting.id, board, people) }
       end
 
       # Whoever was removed is told so, on every page they have open, and cut off.

@@ -65,6 +65,13 @@ module Veranda
         end
       end
 
+      # @param streams [Array<String>] what somebody looks at besides
+      def follow(peer, streams)
+        return unless peer.sitting_id
+
+        @lane.visit { |performer| @welcomes.follow(peer, streams, performer) if here?(peer) && peer.welcomed }
+      end
+
       # @param order [Deciding::Order]
       # @param peer [Peer]
       def submit(order, peer, &)
@@ -185,7 +192,7 @@ module Veranda
       # rules count there too.
       def by_lesson_door(order)
         board = @hub.archive.lessons.board(Core::Streams::StreamName.id(order.stream))
-        order.outside = Core::Lessons::Outside.reads?(board) ? board[:outside] : 'closed'
+        order.outside = Core::Lessons::Outside.reads?(board, order.by.id) ? board[:outside] : 'closed'
         order.in_class(@hub.archive.sittings.open_of(@lesson[:id]))
       end
 

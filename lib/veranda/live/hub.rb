@@ -23,9 +23,11 @@ module Veranda
       # @param archive [Store::Archive]
       # @param alone [Boolean] whether this is the only server process
       # @param clock [#call] ms since the epoch
-      def initialize(archive, alone: true, clock: -> { Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond) })
+      # @param aside [#call, nil] has something done by the process beside, see {Aside::Pool#call}
+      def initialize(archive, alone: true, aside: nil, clock: -> { Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond) })
         @archive = archive
         @alone = alone
+        @aside = aside
         @clock = clock
         @process = Store::Ids.call
         @bus = Bus.new(archive.db, @process)
@@ -94,6 +96,17 @@ module Veranda
         peers = @gatherings[lesson_id]&.peers || []
         still = @archive.people.with_part(peers.map { |peer| peer.person.id }, @archive.lessons.fetch(lesson_id))
         peers.each { |peer| peer.close unless still.include?(peer.person.id) }
+      end
+
+      # Makes the copies of a board that was handed out in a class, for those who have none yet.
+      # @param people [Array<String>]
+      def hand_out(sitting_id, board, people)
+        background do
+          @aside&.call(Deciding::Perform::HOUSE.id, :hand_out, { sitting: sitting_id, board: board, people: people })
+        rescue Core::Refusal => e
+          # Whoever comes next, or the staff by handing it out again, has it tried once more.
+          Complaint.of(self, 'Copies could not be made', e)
+        end
       end
 
       # Runs a block in a task of the hub's own.

@@ -17,6 +17,8 @@ module Veranda
       attr_reader :heard_at
       # @return [Hash{String => Hash{Symbol => Core::Rights::Answer}}] the answers about rights that they were last sent, by stream
       attr_accessor :rights
+      # @return [Array<String>] streams that they look at besides those they are told of by themselves
+      attr_accessor :following
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -31,6 +33,7 @@ module Veranda
         @session_id = session_id
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
         @rights = {}
+        @following = []
         heard
       end
 
@@ -100,6 +103,7 @@ module Veranda
         when 'hello' then greet(message)
         when 'do' then order(message)
         when 'now' then glimpse(message)
+        when 'follow' then follow(message)
         when 'ping' then send_message(t: 'pong')
         when 'bye' then @parted = true
         end
@@ -147,6 +151,13 @@ module Veranda
         @gathering.submit(order, self) { |outcome| answer(outcome, since) }
       rescue Core::Refusal => e
         refuse(message[:id], e)
+      end
+
+      def follow(message)
+        raise Core::Refusal.new(:say_hello, 'Say hello first.') unless @gathering
+        raise Core::Refusal.new(:too_fast, 'That was too much at once. Try again in a moment.') unless @hub.rates.of(@person_id).commands.take
+
+        @gathering.follow(self, message[:streams].uniq)
       end
 
       def answer(outcome, since)

@@ -9,6 +9,9 @@ module Veranda
       OPEN = %w[with body].freeze
       ID = /\A[\w-]{1,40}\z/
       STREAM = Core::Streams::StreamName::PATTERN
+      # Boards that one may look at besides.
+      BOARD = %r{\Aboard/[\w-]{1,40}\z}
+      MOST_FOLLOWED = 40
       # Streams that a page may say it has seen.
       MOST_SEEN = 1_000
 
@@ -33,6 +36,10 @@ module Veranda
           required(:stream).value(:string, format?: STREAM)
           required(:kind).value(:string, included_in?: Glimpse::KINDS)
           required(:body).value(:hash)
+        end,
+        'follow' => Core::Contract.define do
+          required(:t).filled(:string)
+          required(:streams).value(:array, max_size?: MOST_FOLLOWED).each(:string, format?: BOARD)
         end,
         'ping' => Core::Contract.define { required(:t).filled(:string) },
         'bye' => Core::Contract.define { required(:t).filled(:string) }

@@ -47,7 +47,7 @@ module Veranda
       # Someone is in a class: what they may read of it.
       def teach(peer, performer, seen)
         sitting, staff = facts(peer, performer)
-        peer.rights = class_rights(peer, sitting, performer)
+        peer.rights = class_rights(peer, sitting, staff, performer)
         greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
       end
@@ -71,8 +71,16 @@ module Veranda
       def tell_rights(peer, performer)
         return unless peer.welcomed
 
-        sitting, = facts(peer, performer)
-        send_rights(peer, class_rights(peer, sitting, performer))
+        sitting, staff = facts(peer, performer)
+        send_rights(peer, class_rights(peer, sitting, staff, performer))
+      end
+
+      # Somebody looks at what they may read and are not told by themselves, as staff do at everybody's copies; and no longer at others.
+      # @param streams [Array<String>] all that they look at from now on
+      def follow(peer, streams, performer)
+        sitting, staff = facts(peer, performer)
+        peer.following = streams
+        adjust(peer, performer, readable(peer, sitting, staff, performer), quietly: true)
       end
 
       # @return [Boolean] whether a peer of a class may read a stream of it now
@@ -110,12 +118,15 @@ module Veranda
 
       def readable(peer, sitting, staff, performer)
         own = performer.copy(Core::Streams::StreamName.own(sitting.id, peer.person.id)).state
-        Core::Access.streams(peer.person, sitting, staff, own)
+        followed = peer.following.select { |stream| Core::Access.reads?(peer.person, sitting, staff, stream, own) }
+        Core::Access.streams(peer.person, sitting, staff, own) | followed
       end
 
       # @return [Hash{String => Hash}] boards by stream
       def boards_for(peer, lesson)
-        boards = @archive.lessons.boards(lesson[:id]).select { |board| Core::Access.board?(peer.person, board) }
+        boards = @archive.lessons.boards(lesson[:id])
+        boards += @archive.own_copies.of_lesson(lesson[:id], person: peer.person.id) unless peer.person.staff?
+        boards = boards.select { |board| Core::Access.board?(peer.person, board) }
         boards.to_h { |board| [Core::Streams::StreamName.board(board[:id]), board] }
       end
 
@@ -133,8 +144,19 @@ module Veranda
         [names.sitting(id), names.place(id, Core::Sittings::Places::MAIN)].map { |name| performer.copy(name).state }
       end
 
-      # Of every place that one reads.
-      def class_rights(peer, sitting, performer)
+      # Of every place that one reads, and of one's own copies.
+      def class_rights(peer, sitting, staff, performer)
+        place_rights(peer, sitting, performer).merge(copy_rights(peer, sitting, staff, performer))
+      end
+
+      def copy_rights(peer, sitting, staff, performer)
+        staff.copies_for(peer.person.id).to_h do |board|
+          place = performer.copy(Core::Streams::StreamName.place(sitting.id, Core::Sittings::Places::MAIN)).state
+          [Core::Streams::StreamName.board(board[:id]), Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: place, own: true)]
+        end
+      end
+
+      def place_rights(peer, sitting, performer)
         places = sitting.places.map { |place| place[:id] }
         places &= [sitting.in?(peer.person.id) ? sitting.seats[peer.person.id].place : nil] unless peer.person.staff?
         places.to_h do |id|
@@ -150,10 +172,10 @@ module Veranda
         Core::Streams::Concern.new(stream, sitting_id: peer.sitting_id, by: peer.person.id, input: {}).name(:place)
       end
 
-      def adjust(peer, performer, readable)
+      def adjust(peer, performer, readable, quietly: false)
         present = @listeners.streams_of(peer)
         gain(peer, performer, readable - present)
-        lose(peer, present - readable)
+        lose(peer, present - readable, quietly: quietly)
       end
 
       def greet(peer, performer, streams, seen)
@@ -186,10 +208,11 @@ module Veranda
         end
       end
 
-      def lose(peer, streams)
+      # @param quietly [Boolean] whether it was they who wished it
+      def lose(peer, streams, quietly:)
         streams.each do |stream|
           @listeners.remove(stream, peer)
-          says = 'That board is no longer open to you.' if stream.start_with?('board/')
+          says = 'That board is no longer open to you.' if stream.start_with?('board/') && !quietly
           peer.send_message(**{ t: 'lost', stream: stream, says: says }.compact)
         end
       end

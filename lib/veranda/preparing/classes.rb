@@ -20,12 +20,17 @@ module Veranda
       # Tells the classes of a lesson that are not over what its boards are now.
       # @param lesson_id [String]
       def boards_changed(lesson_id)
-        boards = @archive.sittings.board_facts(lesson_id)
-        @archive.sittings.of_lesson(lesson_id).each do |row|
-          next if @archive.sittings.state(row[:id]).ended?
+        @archive.sittings.of_lesson(lesson_id).each { |row| boards_changed_in(row) }
+      end
 
-          Deciding::Perform.call(@archive.log, 'class.set_boards', { boards: boards }, stream: stream(row))
-        end
+      # @param sitting [Hash] `{ id:, lesson_id:, rehearsal: }`
+      def boards_changed_in(sitting)
+        return if @archive.sittings.state(sitting[:id]).ended?
+
+        boards = @archive.sittings.board_facts(sitting[:lesson_id], rehearsal_id: (sitting[:id] if sitting[:rehearsal]))
+        staff = @archive.log.state(Core::Streams::StreamName.staff(sitting[:id])).first
+        Deciding::Perform.call(@archive.log, 'class.set_boards', { boards: boards, people: Core::Lessons::Audience.named(staff.boards) },
+                               stream: stream(sitting))
       end
 
       private

@@ -36,7 +36,7 @@ module Veranda
           raise Core::Refusal.new(:no_such_board, 'There is no such board.')
         end
 
-        @archive.copies.board(row, lesson_id: @lesson[:id], name: name)
+        @archive.copies.board(row, lesson_id: @lesson[:id], name: name, from: course, to: @lesson[:course_id])
       end
 
       def on_slides(id, name)

@@ -55,7 +55,7 @@ module Veranda
       end
 
       def starts_at(lesson) = (lesson[:starts_at].to_f * 1000).round
-      def staff_only(rows) = rows.select { |row| row[:audience] == 'staff' }.map { |row| row[:id] }
+      def staff_only(rows) = rows.reject { |row| Core::Lessons::Audience.everyone?(row) }.map { |row| row[:id] }
 
       def materials(lesson, rows)
         used = @db[:material_uses].where(board_id: rows.map { |row| row[:id] }).select_map(:material_id)

@@ -8,7 +8,7 @@ module Veranda
 
       KINDS = %w[document picture sound clip link].freeze
       STATES = %w[waiting working ready failed].freeze
-      AUDIENCE = one_of('everyone', 'staff')
+      AUDIENCE = one_of(Core::Lessons::Audience::KINDS)
       OUTSIDE = one_of('closed', 'read', 'work')
       TITLED = { id: STRING, title: STRING }.freeze
       NAMED = { id: STRING, name: STRING }.freeze
@@ -49,11 +49,12 @@ module Veranda
         Step: object(STEP),
         LessonFacts: object({ **LESSON, course_id: STRING, steps: list(shape(:Step)), record_from: maybe(STRING), version: INTEGER,
                                         welcome: STRING, welcome_ink: maybe(STRING), invited_only: BOOLEAN,
-                                        sheet: SHEET, boards: list(shape(:BoardRow)), to_mend: list(shape(:Finding)) },
+                                        sheet: SHEET, boards: list(shape(:BoardRow)), copies: list(shape(:OwnCopy)), to_mend: list(shape(:Finding)) },
                             may: { conflicts: list(shape(:Conflict)) },
                             about: 'A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that ' \
                                    'theirs was kept; `squeeze` is null when there is not that much to spare.'),
-        OpenLesson: object({ **LESSON, course_id: STRING, boards: list(object({ **NAMED, outside: OUTSIDE, first_page: STRING })) },
+        OpenLesson: object({ **LESSON, course_id: STRING, boards: list(object({ **NAMED, outside: OUTSIDE, first_page: STRING })),
+                                       copies: list(shape(:OwnCopy)) },
                            about: 'A lesson as its students see it before and after class.'),
         Conflict: object({ step: maybe(STRING), field: STRING, title: STRING, mine: ANYTHING, theirs: ANYTHING },
                          about: 'A field that two people changed differently; `step` is null for the lesson itself.'),
@@ -70,7 +71,11 @@ module Veranda
       }.freeze
 
       BOARDS = {
-        BoardRow: object({ **NAMED, lesson_id: STRING, audience: AUDIENCE, outside: OUTSIDE, template: BOOLEAN, material_id: maybe(STRING),
+        OwnCopy: object({ **NAMED, copy_of: STRING, outside: OUTSIDE, first_page: STRING, owner: STRING },
+                        about: "Somebody's own copy of a board that was handed out in a class."),
+        CopyWork: object({ board: STRING, of: STRING, person: STRING, edits: INTEGER, at: maybe(MOMENT) },
+                         about: 'How a copy comes along: how often whoever it belongs to did something on it, and when last.'),
+        BoardRow: object({ **NAMED, lesson_id: STRING, audience: AUDIENCE, people: list(STRING), outside: OUTSIDE, template: BOOLEAN, material_id: maybe(STRING),
                                     first_page: STRING }),
         FoundBoard: object({ **NAMED, lesson_id: STRING, lesson: STRING, starts_at: MOMENT, course_id: STRING, template: BOOLEAN,
                                       audience: AUDIENCE, outside: OUTSIDE, material_id: maybe(STRING), pages: maybe(INTEGER),

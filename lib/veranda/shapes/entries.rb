@@ -16,6 +16,7 @@ module Veranda
         laid: object({ pages: list(shape(:PageRow)) }, may: SIGNED),
         taken_in: object({ pages: list(shape(:PageRow)), marks: list(shape(:Mark)), authors: list(shape(:Author)) }, may: SIGNED),
         prop_used: object({ id: STRING, action: STRING, seed: INTEGER, shows: shape(:Shows) }, may: SIGNED),
+        locked: object({ on: BOOLEAN }, may: SIGNED),
         pointed: object({ page: STRING, path: list(NUMBER) })
       }.freeze
 
@@ -31,7 +32,9 @@ module Veranda
         left: object({}),
         moved: object({ step: STRING }),
         extended: object({ step: STRING, minutes: INTEGER }),
-        recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN })
+        recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN }),
+        handed_out: object({ board: STRING }),
+        gathered_in: object({ board: STRING })
       }.freeze
 
       STAFF = {
@@ -41,7 +44,8 @@ module Veranda
         doors_set: object({ each: BOOLEAN }),
         waits_no_more: PEOPLE,
         cued: object({ cue: STRING }),
-        thread_begun: shape(:ThreadRow)
+        thread_begun: shape(:ThreadRow),
+        copies_given: object({ copies: list(shape(:CopyRow)) })
       }.freeze
 
       PLACE = {
@@ -74,7 +78,7 @@ module Veranda
         parked: object({ id: STRING, parked: maybe(Views::PARKED) })
       }.freeze
 
-      OWN = { placed: object({ place: STRING }) }.freeze
+      OWN = { placed: object({ place: STRING }), copy_given: object({ board: STRING, of: STRING }) }.freeze
 
       KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN }.freeze
 

@@ -21,7 +21,7 @@ module Veranda
         MarkPut: put(KEPT),
         Shows: Commands.of(Core::Props::SHOWS).merge(description: 'What a prop shows; which of these, depends on the prop.'),
         Ground: Commands.of(CONTRACT::GROUND).merge(description: 'The slide that a page is drawn on; `w` and `h` are its proportions.'),
-        PageRow: object({ page: STRING }, may: { ground: shape(:Ground), grows: BOOLEAN }),
+        PageRow: object({ page: STRING }, may: { ground: shape(:Ground), grows: BOOLEAN, locked: BOOLEAN }),
         Author: object({ id: STRING, name: STRING }),
         Op: either(object({ op: exactly('put'), mark: shape(:MarkPut) }),
                    object({ op: exactly('change'), id: STRING, set: by_name(ANYTHING) }),

@@ -26,14 +26,16 @@ module Veranda
 
       ALL = {
         BoardView: object({ pages: list(STRING), page_facts: list(shape(:PageRow)), marks: list(shape(:Mark)),
-                            authors: list(shape(:Author)), undo: list(shape(:UndoCount)), top: INTEGER }),
+                            authors: list(shape(:Author)), undo: list(shape(:UndoCount)), top: INTEGER,
+                            locked: BOOLEAN }),
 
         UndoCount: object({ person: STRING, done: INTEGER, undone: INTEGER }, about: 'How many steps somebody can take back and do again.'),
 
         SittingView: object({ **PLAN, status: one_of('planned', 'open', 'ended'), opened_at: maybe(MOMENT), ended_at: maybe(MOMENT),
-                                      moves: list(object({ step: STRING, at: MOMENT })),
+                                      moves: list(object({ step: STRING, at: MOMENT })), handed: list(STRING),
                                       stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
-                            about: 'What concerns the whole class and everyone who was let in may know.'),
+                            about: 'What concerns the whole class and everyone who was let in may know; `handed` are boards of which ' \
+                                   'everyone has a copy of their own.'),
         Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, since: MOMENT,
                        presence: one_of('here', 'dropped', 'left', 'out') },
                      about: "One person's place in a class."),
@@ -42,13 +44,14 @@ module Veranda
         SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
 
         StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
-                                          threads: list(shape(:ThreadRow)) },
+                                          threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)) },
                           about: 'What only the staff of a class know.'),
+        CopyRow: object({ board: STRING, of: STRING, person: STRING }, about: "Somebody's own copy of a board that was handed out."),
         StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
                           may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
                           about: 'A step with what only staff know of it.'),
-        StaffBoard: object({ id: STRING, name: STRING, audience: one_of('everyone', 'staff') },
-                           may: { outside: one_of('closed', 'read', 'work'), first_page: STRING }),
+        StaffBoard: object({ id: STRING, name: STRING, audience: one_of(Core::Lessons::Audience::KINDS) },
+                           may: { people: list(STRING), outside: one_of('closed', 'read', 'work'), first_page: STRING }),
         Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
         Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT },
                         may: { held: BOOLEAN },
@@ -73,7 +76,8 @@ module Veranda
                      may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)), parked: PARKED },
                      about: 'Its text is gone once somebody deleted it.'),
 
-        OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)) },
+        OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)), boards: list(shape(:SittingBoard)),
+                          copies: list(object({ board: STRING, of: STRING })) },
                         about: 'What concerns one person in a class and nobody else.')
       }.freeze
     end

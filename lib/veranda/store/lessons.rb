@@ -52,23 +52,26 @@ module Veranda
       end
 
       # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
-      # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, outside:, template:, material_id:, first_page: }`, oldest first
+      # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, people:, outside:, template:, material_id:, first_page: }`, oldest
+      #   first, without people's own copies
       def boards(lesson_id, rehearsal_id: nil)
-        @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id).order(:made_at).select(*BOARD_COLUMNS).all
+        rows = @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id, copy_of: nil)
+        rows.order(:made_at).select(*BOARD_COLUMNS).map { |row| plain(row) }
       end
 
       # @param lesson_ids [Array<String>]
       # @return [Hash{String => Integer}] how many boards each has
       def board_counts(lesson_ids)
-        @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil).group_and_count(:lesson_id).as_hash(:lesson_id, :count)
+        @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil, copy_of: nil).group_and_count(:lesson_id).as_hash(:lesson_id, :count)
       end
 
-      BOARD_COLUMNS = %i[id lesson_id name audience outside template material_id first_page].freeze
+      BOARD_COLUMNS = %i[id lesson_id name audience people outside template material_id first_page].freeze
 
       # @return [Hash] the board
       # @raise [Core::Refusal] `no_such_board`
       def board(id)
-        @db[:boards].first(id: id) || raise(Core::Refusal.new(:no_such_board, 'There is no such board.'))
+        row = @db[:boards].first(id: id)
+        row ? plain(row) : raise(Core::Refusal.new(:no_such_board, 'There is no such board.'))
       end
 
       # @return [String] id of the new board, whose stream is ready
@@ -80,9 +83,10 @@ module Veranda
         id
       end
 
-      # @param changes [Hash] any of `name`, `audience`, `outside`, `template`, `first_page`
+      # @param changes [Hash] any of `name`, `audience`, `people`, `outside`, `template`, `first_page`
       # @return [Hash] the board
       def update_board(id, **changes)
+        changes[:people] = Sequel.pg_array(changes[:people], :text) if changes[:people]
         @db[:boards].where(id: id).update(changes) unless changes.empty?
         board(id)
       end
@@ -91,16 +95,25 @@ module Veranda
       def copy_boards(lesson_id, rehearsal_id)
         boards(lesson_id).each do |board|
           state, _, at = @log.state(Core::Streams::StreamName.board(board[:id]))
-          copy = add_board(lesson_id, rehearsal_id: rehearsal_id, **board.except(:id, :lesson_id))
-          next if at.zero?
-
-          stream = Core::Streams::StreamName.board(copy)
-          taken = Core::Streams::Entry.new(stream: stream, seq: 1, at: at, actor: 'house', kind: 'taken_in', body: state.as_taken_in)
-          @log.append([stream]) { [taken] }
+          # Those who rehearse are nobody whom a board could name.
+          audience = board[:audience] == 'everyone' ? 'everyone' : 'staff'
+          copy = add_board(lesson_id, rehearsal_id: rehearsal_id, **board.except(:id, :lesson_id, :people), audience: audience)
+          fill(copy, state.as_taken_in, at) unless at.zero?
         end
       end
 
+      # Fills a new board with what there is on another.
+      # @param taken_in [Hash] see {Core::Boards::Board#as_taken_in}
+      # @param at [Integer] ms since the epoch
+      def fill(board_id, taken_in, at)
+        stream = Core::Streams::StreamName.board(board_id)
+        taken = Core::Streams::Entry.new(stream: stream, seq: 1, at: at, actor: 'house', kind: 'taken_in', body: taken_in)
+        @log.append([stream]) { [taken] }
+      end
+
       private
+
+      def plain(row) = row.merge(people: row[:people].to_a)
 
       def no_such_lesson = Core::Refusal.new(:no_such_lesson, 'There is no such lesson.')
 

@@ -117,16 +117,17 @@ module Veranda
       # @return [Array<Hash>] boards that show something of it: `{ id:, name:, lesson_id:, lesson: }`
       def boards(id)
         @db[:material_uses].where(Sequel[:material_uses][:material_id] => id)
-                           .join(:boards, id: :board_id).join(:lessons, id: :lesson_id).where(rehearsal_id: nil)
+                           .join(:boards, id: :board_id).join(:lessons, id: :lesson_id).where(rehearsal_id: nil, copy_of: nil)
                            .select(Sequel[:boards][:id].as(:board), Sequel[:boards][:name], :lesson_id,
                                    Sequel[:lessons][:title].as(:lesson)).all
       end
 
       # @return [Array<Hash>] boards that show something of it, as {Core::Access} asks:
-      #   `{ id:, lesson_id:, course_id:, audience:, outside:, rehearsal_id: }`
+      #   `{ id:, lesson_id:, course_id:, audience:, people:, outside:, rehearsal_id: }`
       def shown_on(id)
         @db[:material_uses].where(Sequel[:material_uses][:material_id] => id).join(:boards, id: :board_id).join(:lessons, id: :lesson_id)
-                           .select(Sequel[:boards][:id], :lesson_id, :course_id, :audience, :outside, :rehearsal_id).all
+                           .select(Sequel[:boards][:id], :lesson_id, :course_id, :audience, :people, :outside, :rehearsal_id)
+                           .map { |row| row.merge(people: row[:people].to_a) }
       end
 
       private
@@ -152,7 +153,7 @@ module Veranda
 
       def with_uses(materials)
         uses = @db[:material_uses].where(Sequel[:material_uses][:material_id] => materials.map { |row| row[:id] })
-                                  .join(:boards, id: :board_id).join(:lessons, id: :lesson_id).where(rehearsal_id: nil)
+                                  .join(:boards, id: :board_id).join(:lessons, id: :lesson_id).where(rehearsal_id: nil, copy_of: nil)
                                   .select(Sequel[:material_uses][:material_id], Sequel[:boards][:id].as(:board),
                                           Sequel[:boards][:name], :lesson_id, Sequel[:lessons][:title].as(:lesson)).all
         by_material = uses.group_by { |use| use[:material_id] }

@@ -49,7 +49,9 @@ module Veranda
             }
           end
         end
-        row.slice(:id, :name, :audience, :outside, :first_page).merge(pages: pages)
+        # Whoever a board names is nobody elsewhere.
+        audience = row[:audience] == 'everyone' ? 'everyone' : 'staff'
+        row.slice(:id, :name, :outside, :first_page).merge(audience: audience, pages: pages)
       end
 
       def materials

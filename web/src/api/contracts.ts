@@ -124,6 +124,10 @@ export interface Commands {
     page: string;
     path: number[];
   };
+  'board.lock': {
+    on: boolean;
+    page?: string;
+  };
   'class.open': {};
   'class.end': {};
   'class.set_doors': {
@@ -187,6 +191,10 @@ export interface Commands {
     reactions?: boolean;
   };
   'class.keep_together': {
+    on: boolean;
+  };
+  'class.hand_out': {
+    board: string;
     on: boolean;
   };
   'exchange.post': {

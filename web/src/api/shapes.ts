@@ -81,6 +81,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'locked';
+      body: LockedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'pointed';
       body: PointedBody;
       seq: number;
@@ -185,6 +193,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'handed_out';
+      body: HandedOutBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'gathered_in';
+      body: GatheredInBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'waits';
       body: WaitsBody;
       seq: number;
@@ -235,6 +259,14 @@ export type Entry =
   | {
       kind: 'thread_begun';
       body: ThreadBegunBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'copies_given';
+      body: CopiesGivenBody;
       seq: number;
       at: number;
       by: string;
@@ -439,6 +471,14 @@ export type Entry =
       at: number;
       by: string;
       cmd?: string | null;
+    }
+  | {
+      kind: 'copy_given';
+      body: CopyGivenBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
     };
 export type Right =
   'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
@@ -565,6 +605,7 @@ export interface Shapes {
   SittingStep: SittingStep;
   SittingBoard: SittingBoard;
   StaffView: StaffView;
+  CopyRow: CopyRow;
   StaffStep: StaffStep;
   StaffBoard: StaffBoard;
   Cue: Cue;
@@ -583,6 +624,7 @@ export interface Shapes {
   LaidBody: LaidBody;
   TakenInBody: TakenInBody;
   PropUsedBody: PropUsedBody;
+  LockedBody: LockedBody;
   PointedBody: PointedBody;
   PlannedBody: PlannedBody;
   BoardsBody: BoardsBody;
@@ -596,6 +638,8 @@ export interface Shapes {
   MovedBody: MovedBody;
   ExtendedBody: ExtendedBody;
   RecordingBody: RecordingBody;
+  HandedOutBody: HandedOutBody;
+  GatheredInBody: GatheredInBody;
   WaitsBody: WaitsBody;
   RemovedBody: RemovedBody;
   LetBackBody: LetBackBody;
@@ -603,6 +647,7 @@ export interface Shapes {
   WaitsNoMoreBody: WaitsNoMoreBody;
   CuedBody: CuedBody;
   ThreadBegunBody: ThreadBegunBody;
+  CopiesGivenBody: CopiesGivenBody;
   ShownBody: ShownBody;
   TimerSetBody: TimerSetBody;
   TimerStoppedBody: TimerStoppedBody;
@@ -628,6 +673,7 @@ export interface Shapes {
   PinnedBody: PinnedBody;
   ParkedBody: ParkedBody;
   PlacedBody: PlacedBody;
+  CopyGivenBody: CopyGivenBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -662,6 +708,8 @@ export interface Shapes {
   ClassFacts: ClassFacts;
   HeardRow: HeardRow;
   SurveyRow: SurveyRow;
+  OwnCopy: OwnCopy;
+  CopyWork: CopyWork;
   BoardRow: BoardRow;
   FoundBoard: FoundBoard;
   BoardChange: BoardChange;
@@ -808,6 +856,7 @@ export interface PageRow {
   page: string;
   ground?: Ground;
   grows?: boolean;
+  locked?: boolean;
 }
 export interface Author {
   id: string;
@@ -820,6 +869,7 @@ export interface BoardView {
   authors: Author[];
   undo: UndoCount[];
   top: number;
+  locked: boolean;
 }
 /**
  * How many steps somebody can take back and do again.
@@ -830,7 +880,7 @@ export interface UndoCount {
   undone: number;
 }
 /**
- * What concerns the whole class and everyone who was let in may know.
+ * What concerns the whole class and everyone who was let in may know; `handed` are boards of which everyone has a copy of their own.
  */
 export interface SittingView {
   id: string;
@@ -852,6 +902,7 @@ export interface SittingView {
     step: string;
     at: number;
   }[];
+  handed: string[];
   stretches: {
     from: number;
     to: number | null;
@@ -898,6 +949,7 @@ export interface StaffView {
   }[];
   each: boolean;
   threads: ThreadRow[];
+  copies: CopyRow[];
 }
 /**
  * A step with what only staff know of it.
@@ -930,7 +982,8 @@ export interface Cue {
 export interface StaffBoard {
   id: string;
   name: string;
-  audience: 'everyone' | 'staff';
+  audience: 'everyone' | 'staff' | 'people';
+  people?: string[];
   outside?: 'closed' | 'read' | 'work';
   first_page?: string;
 }
@@ -951,6 +1004,14 @@ export interface ThreadRow {
   id: string;
   people: Author[];
   staff: boolean;
+}
+/**
+ * Somebody's own copy of a board that was handed out.
+ */
+export interface CopyRow {
+  board: string;
+  of: string;
+  person: string;
 }
 /**
  * What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room has `welcome` and its `hosts` instead of the rest.
@@ -1044,6 +1105,11 @@ export interface ThreadView {
 export interface OwnView {
   place: string | null;
   threads: ThreadRow[];
+  boards: SittingBoard[];
+  copies: {
+    board: string;
+    of: string;
+  }[];
 }
 export interface EditedBody {
   ops: Op[];
@@ -1072,6 +1138,10 @@ export interface PropUsedBody {
   action: string;
   seed: number;
   shows: Shows;
+  author?: string;
+}
+export interface LockedBody {
+  on: boolean;
   author?: string;
 }
 export interface PointedBody {
@@ -1111,6 +1181,12 @@ export interface RecordingBody {
   on: boolean;
   planned?: boolean;
 }
+export interface HandedOutBody {
+  board: string;
+}
+export interface GatheredInBody {
+  board: string;
+}
 export interface WaitsBody {
   id: string;
   name: string;
@@ -1141,6 +1217,9 @@ export interface ThreadBegunBody {
   id: string;
   people: Author[];
   staff: boolean;
+}
+export interface CopiesGivenBody {
+  copies: CopyRow[];
 }
 export interface ShownBody {
   board: string | null;
@@ -1224,6 +1303,10 @@ export interface ParkedBody {
 }
 export interface PlacedBody {
   place: string;
+}
+export interface CopyGivenBody {
+  board: string;
+  of: string;
 }
 export interface Answer {
   allowed: boolean;
@@ -1459,6 +1542,7 @@ export interface LessonFacts {
     squeeze: LessMinutes[] | null;
   };
   boards: BoardRow[];
+  copies: OwnCopy[];
   to_mend: Finding[];
   conflicts?: Conflict[];
 }
@@ -1466,11 +1550,23 @@ export interface BoardRow {
   id: string;
   name: string;
   lesson_id: string;
-  audience: 'everyone' | 'staff';
+  audience: 'everyone' | 'staff' | 'people';
+  people: string[];
   outside: 'closed' | 'read' | 'work';
   template: boolean;
   material_id: string | null;
   first_page: string;
+}
+/**
+ * Somebody's own copy of a board that was handed out in a class.
+ */
+export interface OwnCopy {
+  id: string;
+  name: string;
+  copy_of: string;
+  outside: 'closed' | 'read' | 'work';
+  first_page: string;
+  owner: string;
 }
 /**
  * A field that two people changed differently; `step` is null for the lesson itself.
@@ -1500,6 +1596,7 @@ export interface OpenLesson {
     outside: 'closed' | 'read' | 'work';
     first_page: string;
   }[];
+  copies: OwnCopy[];
 }
 /**
  * What somebody did on a board since one last looked.
@@ -1589,6 +1686,16 @@ export interface SurveyRow {
   };
 }
 /**
+ * How a copy comes along: how often whoever it belongs to did something on it, and when last.
+ */
+export interface CopyWork {
+  board: string;
+  of: string;
+  person: string;
+  edits: number;
+  at: number | null;
+}
+/**
  * A board as it is found among all others.
  */
 export interface FoundBoard {
@@ -1599,7 +1706,7 @@ export interface FoundBoard {
   starts_at: number;
   course_id: string;
   template: boolean;
-  audience: 'everyone' | 'staff';
+  audience: 'everyone' | 'staff' | 'people';
   outside: 'closed' | 'read' | 'work';
   material_id: string | null;
   pages: number | null;

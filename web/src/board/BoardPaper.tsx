@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import type { BoardState, NewMark } from '../live/board';
+import { isLocked, type BoardState, type NewMark } from '../live/board';
 import { useBoard, useConnection, useRights } from '../live/hooks';
 import { boardStream } from '../live/streams';
 import type { You } from '../api/shapes';
@@ -70,8 +70,9 @@ export function BoardPaper(props: Props) {
 function Paper(props: Props & { board: BoardState; you: You }) {
   const { id, title, page, onPage, inspector, wanted, inClass = false, lead = null, onLed, board, you } = props;
   const rights = useRights(boardStream(id));
-  const mayDraw = rights?.draw.allowed ?? false;
-  const reason = rights?.draw.says ?? null;
+  const locked = !you.staff && isLocked(board, board.pages.includes(page) ? page : board.pages[0]!);
+  const mayDraw = !locked && (rights?.draw.allowed ?? false);
+  const reason = locked ? 'This page is locked by the instructor.' : (rights?.draw.says ?? null);
   const shelf = useContext(ShelfContext);
   const commands = useBoardCommands(id);
   const shown = board.pages.includes(page) ? page : board.pages[0]!;
@@ -101,8 +102,10 @@ function Paper(props: Props & { board: BoardState; you: You }) {
     board: id,
     page: shown,
     grows: board.facts.get(shown)?.grows ?? false,
+    locked: { board: board.locked, page: board.facts.get(shown)?.locked ?? false },
     staff: you.staff,
     mayDraw,
+    mayAdd: !locked && (rights?.add.allowed ?? false),
     commands,
     onPanel: setPanel,
     onPage,
@@ -173,6 +176,24 @@ function Paper(props: Props & { board: BoardState; you: You }) {
         >
           {tools}
         </Surface>
+        {you.staff && isLocked(board, shown) && (
+          <Box
+            sx={{
+              position: 'absolute',
+              left: 12,
+              top: 10,
+              px: 1,
+              py: 0.25,
+              fontSize: 13,
+              bgcolor: 'background.paper',
+              border: 1,
+              borderColor: 'divider',
+              borderRadius: 1,
+            }}
+          >
+            Locked for students
+          </Box>
+        )}
         {(bringing.says ?? saving.says) && (
           <Box
             role="status"

@@ -41,6 +41,7 @@ export function useBoardCommands(board: string) {
       use: (id: string, action: Action) => live.do('board.use_prop', stream, { id, action }),
       bringBack: (page: string, seq: number) => live.do('board.bring_back', stream, { page, seq }),
       setGrows: (page: string, grows: boolean) => live.do('board.set_page', stream, { page, grows }),
+      lock: (on: boolean, page?: string) => live.do('board.lock', stream, page ? { on, page } : { on }),
       undo: () => live.do('board.undo', stream, {}),
       redo: () => live.do('board.redo', stream, {}),
       addPage: (after: string) => {

@@ -40,6 +40,7 @@ export class LiveClient {
     (stream) => this.pending.filter((command) => command.stream === stream),
     () => this.connection.you,
   );
+  private following: string[] = [];
   private pongs: (() => void)[] = [];
   private listeners = new Set<() => void>();
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
@@ -111,6 +112,15 @@ export class LiveClient {
   /** Lets others glimpse something that will not be kept. Dropped while not connected. */
   now(stream: string, kind: Glimpse['kind'], body: Record<string, unknown>) {
     if (this.connection.status === 'open') this.line.say({ t: 'now', stream, kind, body });
+  }
+
+  /**
+   * Looks at boards that one may read and is not told of by itself.
+   * @param streams all that are looked at from now on
+   */
+  follow(streams: string[]) {
+    this.following = streams;
+    if (this.connection.status === 'open') this.line.say({ t: 'follow', streams });
   }
 
   /**
@@ -210,6 +220,7 @@ export class LiveClient {
     this.tell({ you, rights });
     this.line.welcomed();
     parts.forEach((part) => this.learnOne(part));
+    if (this.following.length > 0) this.line.say({ t: 'follow', streams: this.following });
     this.pending.forEach((command) => this.send(command));
   }
 

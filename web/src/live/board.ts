@@ -27,7 +27,12 @@ export interface BoardState {
   /** How many steps each person can undo and redo. */
   undo: ReadonlyMap<string, { done: number; undone: number }>;
   top: number;
+  /** Whether only staff change anything on it. */
+  locked: boolean;
 }
+
+/** @returns whether only staff change anything on a page */
+export const isLocked = (state: BoardState, page: string) => state.locked || (state.facts.get(page)?.locked ?? false);
 
 /** Applies operations, giving fresh marks their author, time and place. */
 function applyOps(state: BoardState, ops: Op[], by: string, at: number): BoardState {
@@ -109,7 +114,7 @@ function sign(state: BoardState, { body, by }: Entry): BoardState {
 /** Follows a board's stream. */
 export const boardFold: Fold<BoardState> = {
   from(view) {
-    const { pages, page_facts, marks, authors, undo, top } = view as BoardView;
+    const { pages, page_facts, marks, authors, undo, top, locked } = view as BoardView;
     return {
       pages,
       facts: new Map(page_facts.map(({ page, ...facts }) => [page, facts])),
@@ -117,6 +122,7 @@ export const boardFold: Fold<BoardState> = {
       authors: new Map(authors.map(({ id, name }) => [id, name])),
       undo: new Map(undo.map(({ person, ...counts }) => [person, counts])),
       top,
+      locked,
     };
   },
 
@@ -141,6 +147,8 @@ export const boardFold: Fold<BoardState> = {
         return lay(state, body.pages);
       case 'taken_in':
         return takeIn(state, body);
+      case 'locked':
+        return { ...state, locked: body.on };
       case 'prop_used':
         return showProp(state, body);
       default:

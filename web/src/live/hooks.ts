@@ -46,6 +46,19 @@ export const usePlace = (sitting: string, place?: string) => useStream<PlaceStat
 export const useExchange = (sitting: string, place?: string) =>
   useStream<ExchangeState>(exchangeStream(sitting, place));
 
+/**
+ * Looks at boards that one is not told of by itself, for as long as the component lives. One component of a page at a time does.
+ * @param boards ids
+ */
+export function useFollowed(boards: string[]) {
+  const client = useLive();
+  const wanted = boards.join(' ');
+  useEffect(() => {
+    client.follow(wanted ? wanted.split(' ').map(boardStream) : []);
+  }, [client, wanted]);
+  useEffect(() => () => client.follow([]), [client]);
+}
+
 /** @returns what there is of several streams, the same list for as long as none of them changes */
 export function useStreams<State>(streams: string[]): (State | undefined)[] {
   const client = useLive();

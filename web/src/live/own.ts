@@ -7,7 +7,17 @@ export type OwnState = OwnView;
 export const ownFold: Fold<OwnState> = {
   from: (view) => view as OwnState,
   apply(state, { kind, body }) {
-    if (kind === 'placed') return { ...state, place: body.place };
-    return kind === 'thread_begun' ? { ...state, threads: [...state.threads, body] } : state;
+    switch (kind) {
+      case 'placed':
+        return { ...state, place: body.place };
+      case 'thread_begun':
+        return { ...state, threads: [...state.threads, body] };
+      case 'boards':
+        return { ...state, boards: body.boards };
+      case 'copy_given':
+        return { ...state, copies: [...state.copies, body] };
+      default:
+        return state;
+    }
   },
 };

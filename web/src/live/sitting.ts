@@ -60,6 +60,10 @@ export const sittingFold: Fold<SittingState> = {
         return withSeat(state, by, { presence: 'left', since: at });
       case 'moved':
         return { ...state, moves: [...state.moves, { step: body.step, at }] };
+      case 'handed_out':
+        return { ...state, handed: [...state.handed, body.board] };
+      case 'gathered_in':
+        return { ...state, handed: state.handed.filter((board) => board !== body.board) };
       case 'recording':
         return record(state, body.on, at);
       default:

@@ -37,6 +37,8 @@ export const staffFold: Fold<StaffState> = {
         return { ...state, each: body.each };
       case 'thread_begun':
         return { ...state, threads: [...state.threads, body] };
+      case 'copies_given':
+        return { ...state, copies: [...state.copies, ...body.copies] };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

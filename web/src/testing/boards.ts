@@ -29,6 +29,7 @@ export const boardView = (...marks: Mark[]): BoardView => ({
   ],
   undo: [],
   top: marks.length,
+  locked: false,
 });
 
 export const board = (...marks: Mark[]): BoardState => boardFold.from(boardView(...marks));

@@ -48,6 +48,7 @@ export const sitting = (more: Partial<SittingView> = {}): SittingView => ({
     { step: 'crossing', at: 600_000 },
   ],
   stretches: [],
+  handed: [],
   seats: SEATS,
   ...more,
 });
@@ -80,6 +81,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   removed: [],
   each: false,
   threads: [],
+  copies: [],
   ...more,
 });
 

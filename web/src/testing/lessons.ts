@@ -30,6 +30,7 @@ export const lesson = (more: Partial<LessonFacts> = {}): LessonFacts => ({
   version: 1,
   sheet: { total: 20, minutes: 90, over: 0, rows: [], slack: 10, squeeze: null },
   boards: [],
+  copies: [],
   to_mend: [],
   ...more,
 });

@@ -11,9 +11,10 @@ module Veranda
       module Outside
         module_function
 
-        # @param board [Hash] `:audience`, `:outside`; boards of old plans say nothing of the latter, which means `read`
+        # @param board [Hash] `:audience`, `:people`, `:outside`; boards of old plans say nothing of the latter, which means `read`
+        # @param person [String] id of somebody who does not teach
         # @return [Boolean]
-        def reads?(board) = board[:audience] == 'everyone' && board[:outside] != 'closed'
+        def reads?(board, person) = Audience.includes?(board, person) && board[:outside] != 'closed'
       end
     end
   end

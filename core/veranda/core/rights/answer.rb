@@ -6,7 +6,7 @@ module Veranda
       # Whether someone has a right, with the reason in a code and a sentence to them.
       #
       # `from` tells staff what decided it: `:staff`, `:floor`, `:exception`, `:step` (a rule that a step has brought), `:rule` (for
-      # all), `:class` (closed doors, or the end), `:outside`.
+      # all), `:class` (closed doors, or the end), `:outside`, `:own` (it is their copy).
       Answer = Struct.new(:allowed, :code, :says, :from, keyword_init: true) do
         alias_method :allowed?, :allowed
 

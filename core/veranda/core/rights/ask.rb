@@ -7,7 +7,7 @@ module Veranda
       #
       # Staff always may. Outside a class others work on the boards that were given to them for
       # that; while the class goes on, only those who are in it, and by its rules. In a class the doors must be open, and then, in
-      # the place concerned, the floor counts before an exception for the person, and that before the rule for all.
+      # the place concerned, a copy of one's own is free to its owner, and the floor counts before an exception for the person, and that before the rule for all.
       module Ask
         GOING_ON = 'The class goes on with this board. Go in by its doors to take part.'
 
@@ -18,14 +18,16 @@ module Veranda
         # @param sitting [Sittings::Sitting, nil]
         # @param place [Sittings::Place, nil] where it is to be done
         # @param outside [String, nil] what students may do with the board outside of class, see {Lessons::Outside}
+        # @param own [Boolean] whether it is to be done on a copy that is theirs
         # @param at [Integer, nil] ms since the epoch, for a floor whose time may be over
         # @return [Answer]
-        def call(right, by:, sitting:, place: nil, outside: nil, at: nil)
+        def call(right, by:, sitting:, place: nil, outside: nil, own: false, at: nil)
           return Answer.no(:class_ended, 'This class has ended. Its boards can still be read.', :class) if sitting&.ended?
           return Answer.yes(:staff) if by.staff?
           return outside_class(right, outside) unless sitting
           return Answer.no(:doors_closed, 'The doors are not open yet.', :class) unless sitting.open?
           return Answer.no(:class_going_on, GOING_ON, :class) if outside && !sitting.in?(by.id)
+          return Answer.yes(:own) if own && OWN.include?(right)
           return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
 
           by_rule(right, by, place.rules)

@@ -3,15 +3,22 @@
 module Veranda
   module Core
     module Sittings
-      # What concerns one person in a class and nobody else: the place they are in, and the threads.
+      # What concerns one person in a class and nobody else: the place they are in, their threads, and the boards that are for them and not
+      # for all.
       class OwnFacts
         # @return [String, nil] see {Places}
         attr_reader :place
         # @return [Array<Hash>] `{ id:, people:, staff: }` of the threads they are in, see {Exchange::Thread}
         attr_reader :threads
+        # @return [Array<Hash>] `{ id:, name:, first_page: }` of the boards that name them
+        attr_reader :boards
+        # @return [Array<Hash>] `{ board:, of: }`: their own copies of what was handed out
+        attr_reader :copies
 
         def initialize
           @threads = []
+          @boards = []
+          @copies = []
         end
 
         # @param entry [Streams::Entry]
@@ -20,14 +27,16 @@ module Veranda
           case entry.kind
           when 'placed' then @place = entry.body[:place]
           when 'thread_begun' then @threads << entry.body
+          when 'boards' then @boards = entry.body[:boards]
+          when 'copy_given' then @copies << entry.body
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = 1 + @threads.length
+        def size = 1 + @threads.length + @boards.length + @copies.length
 
-        def to_h = { place: @place, threads: @threads }
+        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies }
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}
@@ -37,7 +46,7 @@ module Veranda
 
         def restore(facts)
           @place = facts[:place]
-          @threads = facts[:threads] || []
+          @threads, @boards, @copies = %i[threads boards copies].map { |field| facts[field] || [] }
         end
       end
     end

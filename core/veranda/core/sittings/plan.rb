@@ -8,13 +8,17 @@ module Veranda
       # titles and minutes; notes, cues, rules and boards for staff stay with the staff.
       class Plan < SittingCommand
         on :sitting, 'class.plan'
+        include NamedBoards
+
         touches :staff, :waiting
+        begins { |concern| NamedBoards.streams(concern) }
 
         BOARDS = lambda do |dsl|
           dsl.required(:boards).array(:hash) do
             required(:id).value(Types::ID)
             required(:name).filled(:string)
-            required(:audience).value(:string, included_in?: %w[everyone staff])
+            required(:audience).value(:string, included_in?: Lessons::Audience::KINDS)
+            optional(:people).value(:array, max_size?: Lessons::Audience::MOST).each(Types::ID)
             optional(:outside).value(:string, included_in?: %w[closed read work])
             optional(:first_page).value(Types::ID)
           end
@@ -40,6 +44,7 @@ module Veranda
             optional(:cues).array(:hash, Lessons::Cues::CONTRACT)
           end
           BOARDS.call(self)
+          optional(:people).array(Types::ID)
           optional(:places).array(:hash) do
             required(:id).value(Types::ID)
             required(:name).filled(:string)
@@ -55,7 +60,7 @@ module Veranda
         # @param boards [Array<Hash>]
         # @return [Array<Hash>] what everyone may know of them
         def self.public_boards(boards)
-          boards.select { |board| board[:audience] == 'everyone' }.map { |board| board.slice(*PUBLIC_BOARD) }
+          boards.select { |board| Lessons::Audience.everyone?(board) }.map { |board| board.slice(*PUBLIC_BOARD) }
         end
 
         def decide
@@ -63,7 +68,7 @@ module Veranda
 
           [(entry('planned', public_plan) unless same?(sitting.to_h, public_plan)),
            (entry('planned', staff_plan, on: :staff) unless same?(plan.to_h, staff_plan)),
-           (entry('welcomed', welcome, on: :waiting) unless scene.of(:waiting).welcome == welcome)]
+           (entry('welcomed', welcome, on: :waiting) unless scene.of(:waiting).welcome == welcome), *named_boards]
         end
 
         private

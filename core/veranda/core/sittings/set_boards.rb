@@ -4,21 +4,31 @@ module Veranda
   module Core
     module Sittings
       # The boards of the lesson are others than the class knew, or for others. A board that students may no longer
-      # see goes off show.
+      # see goes off show and is handed out no more.
       class SetBoards < SittingCommand
         on :sitting, 'class.set_boards'
+        include NamedBoards
+
         touches :staff, :main
-        contract { Plan::BOARDS.call(self) }
+        begins { |concern| NamedBoards.streams(concern) }
+        contract do
+          Plan::BOARDS.call(self)
+          optional(:people).array(Types::ID)
+        end
 
         def decide
           return if sitting.ended?
 
           seen = Plan.public_boards(input[:boards])
           [(entry('boards', { boards: input[:boards] }, on: :staff) unless plan.boards == input[:boards]),
-           (entry('boards', { boards: seen }) unless sitting.boards == seen), *off_show(seen)]
+           (entry('boards', { boards: seen }) unless sitting.boards == seen), *named_boards, *off_show(seen), *gathered_in(seen)]
         end
 
         private
+
+        def gathered_in(seen)
+          (sitting.handed - seen.map { |board| board[:id] }).map { |board| entry('gathered_in', { board: board }) }
+        end
 
         def off_show(seen)
           shown = scene.of(:main).shown

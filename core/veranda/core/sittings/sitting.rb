@@ -8,7 +8,7 @@ module Veranda
       # and who waits are in {StaffFacts}.
       class Sitting
         PLAN = %i[id title course starts_at minutes steps boards places rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves stretches record_by_hand].freeze
+        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed].freeze
 
         attr_reader(*PLAN, *FACTS)
         # @return [Hash{String => Integer}] ms added to steps
@@ -24,6 +24,7 @@ module Veranda
           @moves = []
           @extra = {}
           @stretches = []
+          @handed = []
           @seats = {}
         end
 
@@ -76,6 +77,7 @@ module Veranda
 
         def restore(facts)
           [*PLAN, *FACTS].each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @handed ||= []
           @extra = (facts[:extra] || []).to_h { |row| row.values_at(:step, :ms) }
           @seats = facts[:seats].to_h { |seat| [seat[:id], Seat.new(**seat)] }
         end
@@ -85,6 +87,10 @@ module Veranda
         end
 
         def boards_set(_entry, body) = @boards = body[:boards]
+
+        # Ids of the boards of which everyone works on a copy of their own.
+        def handed_out(_entry, body) = @handed |= [body[:board]]
+        def gathered_in(_entry, body) = @handed -= [body[:board]]
 
         def opened(entry, _body)
           @status = 'open'
@@ -147,7 +153,7 @@ module Veranda
       SittingChanges = {
         'planned' => :planned, 'boards' => :boards_set, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined,
         'seated' => :seated, 'out' => :sent_out, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
-        'recording' => :recording
+        'recording' => :recording, 'handed_out' => :handed_out, 'gathered_in' => :gathered_in
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end
   end

@@ -8,7 +8,7 @@ module Veranda
       class StaffFacts
         # @return [Array<Hash>] steps as planned: `{ id:, title:, minutes:, shortest:, notes:, board:, material:, rules:, cues: }`
         attr_reader :steps
-        # @return [Array<Hash>] `{ id:, name:, audience:, outside:, first_page: }` of every board
+        # @return [Array<Hash>] `{ id:, name:, audience:, people:, outside:, first_page: }` of every board of the lesson
         attr_reader :boards
         # @return [String, nil] step at which recording begins by itself
         attr_reader :record_from
@@ -21,6 +21,8 @@ module Veranda
         attr_reader :removed
         # @return [Array<Hash>] `{ id:, people: }` of the threads that all staff read
         attr_reader :threads
+        # @return [Hash{String => Hash}] `{ board:, of:, person: }` by the id of the board: people's own copies of what was handed out
+        attr_reader :copies
 
         def initialize
           @steps = []
@@ -29,6 +31,8 @@ module Veranda
           @waiting = {}
           @removed = {}
           @threads = []
+          @copies = {}
+          @copies_by_person = {}
           @each = false
         end
 
@@ -41,11 +45,18 @@ module Veranda
         # @return [Hash, nil]
         def step(id) = @steps.find { |step| step[:id] == id }
 
-        # @return [Hash, nil]
-        def board(id) = @boards.find { |board| board[:id] == id }
+        # @return [Hash, nil] a board of the lesson, or somebody's copy of one
+        def board(id) = @boards.find { |board| board[:id] == id } || (as_board(@copies[id]) if @copies.key?(id))
 
-        # @return [Hash, nil] the board if students may see it
-        def open_board(id) = board(id)&.then { |board| board if board[:audience] == 'everyone' }
+        # @return [Hash, nil] the board if all students may see it
+        def open_board(id) = board(id)&.then { |board| board if Lessons::Audience.everyone?(board) }
+
+        # @param person [String]
+        # @return [Array<Hash>] their copies of what was handed out, as boards
+        def copies_for(person) = (@copies_by_person[person] || []).map { |copy| as_board(copy) }
+
+        # @return [Boolean] whether a board is somebody's own copy
+        def own_copy?(board, person) = @copies.dig(board, :person) == person
 
         # @return [String] the page of a board that comes on show first
         def first_page(board_id) = board(board_id)&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE
@@ -65,6 +76,7 @@ module Veranda
           when 'boards' then @boards = body[:boards]
           when 'doors_set' then @each = body[:each]
           when 'thread_begun' then @threads << body
+          when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'cued' then @cued |= [body[:cue]]
           else at_the_doors(entry, body)
           end
@@ -72,11 +84,11 @@ module Veranda
         end
 
         # @return [Integer] how much there is to write down
-        def size = @waiting.length + @removed.length + @threads.length
+        def size = @waiting.length + @removed.length + @threads.length + @copies.length
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads }
+            each: @each, threads: @threads, copies: @copies.values }
         end
         alias view to_h
 
@@ -104,6 +116,17 @@ module Veranda
           @removed = (facts[:removed] || []).to_h { |row| [row[:id], row] }
           @each = facts[:each] || false
           @threads = facts[:threads] || []
+          (facts[:copies] || []).each { |copy| give(copy) }
+        end
+
+        def give(copy)
+          @copies[copy[:board]] = copy
+          (@copies_by_person[copy[:person]] ||= []) << copy
+        end
+
+        # Whoever has a copy keeps it after the class, and may go on with it.
+        def as_board(copy)
+          { id: copy[:board], name: board(copy[:of])&.fetch(:name), audience: 'people', people: [copy[:person]], outside: 'work' }
         end
       end
     end

@@ -30,6 +30,7 @@ const board = (marks: Mark[], facts: BoardState['facts'] = new Map()): BoardStat
   authors: new Map(),
   undo: new Map(),
   top: 1,
+  locked: false,
 });
 
 describe('a turned mark', () => {

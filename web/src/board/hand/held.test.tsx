@@ -16,6 +16,7 @@ const commands = {
   redo: vi.fn(),
   clear: vi.fn(),
   setGrows: vi.fn(),
+  lock: vi.fn(),
   addPage: vi.fn(() => Promise.resolve('fresh')),
 };
 const asked = commands as unknown as BoardCommands;
@@ -91,6 +92,8 @@ describe('the menu of a page', () => {
       board: 'b',
       page: 'p1',
       grows: false,
+      locked: { board: false, page: false },
+      mayAdd: true,
       staff: true,
       mayDraw: true,
       commands: asked,
@@ -106,7 +109,7 @@ describe('the menu of a page', () => {
   };
 
   it('has for students what they may do', () => {
-    const { names } = menu({ staff: false });
+    const { names } = menu({ staff: false, mayAdd: false });
     expect(names).toEqual([
       'All pages',
       'Who drew what',
@@ -115,6 +118,15 @@ describe('the menu of a page', () => {
       'Save the page as PNG',
     ]);
     expect(menu({ mayDraw: false }).names).not.toContain('Clear this page');
+    expect(menu({ staff: false }).names).toContain('Add a page');
+  });
+
+  it('locks the page or the board for students, and opens them again', () => {
+    menu().act('Lock this page');
+    menu().act('Lock the board');
+    menu({ locked: { board: true, page: true } }).act('Open this page to students again');
+    menu({ locked: { board: true, page: true } }).act('Open the board to students again');
+    expect(commands.lock.mock.calls).toEqual([[true, 'p1'], [true], [false, 'p1'], [false]]);
   });
 
   it('goes to a page that was added, and to none when it was not', async () => {

@@ -2,25 +2,22 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
-import { BoardPaper } from '../../board/BoardPaper';
 import { useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { currentStep, present, type SittingState } from '../../live/sitting';
+import { present, type SittingState } from '../../live/sitting';
 import { placeStream } from '../../live/streams';
 import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
 import { Fallible } from '../../parts/frame/Fallible';
 import { FromBelow } from '../../parts/frame/FromBelow';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
-import { ShelfContext } from '../../shelf/ShelfContext';
 import { arranged, USUAL, type Arrangement } from './arranging';
 import { Bench, formOf } from './Bench';
-import { FloorLine } from './FloorLine';
+import { ClassPaper } from './ClassPaper';
 import { Hands } from './Hands';
-import { LedLine } from './LedLine';
 import { Tell } from './Tell';
-import { TimerLine } from './TimerLine';
 import { useHeard } from './useHeard';
 import { useRoaming } from './useRoaming';
 
@@ -35,6 +32,8 @@ interface Props {
   you: You;
   /** Id of the course whose shelf staff put things from. */
   course: string;
+  /** Id of the lesson. */
+  lesson: string;
   onHand: () => void;
 }
 
@@ -42,18 +41,32 @@ interface Props {
  * One place of a class: plan, paper, words, and people in front. Where there is little room the paper keeps it, and plan and words come
  * up from below when they are called.
  */
-export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, onHand }: Props) {
+export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, lesson, onHand }: Props) {
   const wide = useWide();
   const [wanted, setWanted] = useState<{ person: string } | null>(null);
   const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
   const staff = useStaff(sitting.id);
   const room = placeStream(sitting.id, at);
   const looking = useRoaming(room, place, you);
+  const [wall, setWall] = useState<string | null>(null);
+  const hang = (board: string | null) => {
+    looking.back();
+    if (board) setPanel(null);
+    setWall(board);
+  };
+  const copied = staff?.copies.find(({ of }) => of === place.shown?.board)?.of;
+  useShortcuts({
+    ...(copied && { u: ['See everybody’s copies, or the board again', () => hang(wall ? null : copied)] }),
+  });
+  const look = (board: string, page: string) => {
+    setWall(null);
+    looking.look(board, page);
+  };
   const unread = useUnread(sitting.id, at, you.id, wide || panel === 'exchange');
   const sheet = staff && (
     <Fallible what="The sheet" of={at}>
       <Suspense fallback={<Box sx={{ width: { md: 232 } }} />}>
-        <Sheet sitting={sitting} staff={staff} place={place} room={room} onLook={looking.look} />
+        <Sheet sitting={sitting} staff={staff} place={place} room={room} lesson={lesson} onLook={look} onWall={hang} />
       </Suspense>
     </Fallible>
   );
@@ -79,7 +92,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
         {wide && sheet}
         <Fallible what="The board" of={place.shown?.board}>
-          <Paper {...{ sitting, place, room, you, course, looking }} />
+          <ClassPaper {...{ sitting, place, room, you, course, looking, wall }} onLeaveWall={() => setWall(null)} />
         </Fallible>
         {wide ? (
           <Box
@@ -125,73 +138,3 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
     </>
   );
 });
-
-interface PaperProps {
-  sitting: SittingState;
-  place: PlaceState;
-  room: string;
-  you: You;
-  course: string;
-  looking: ReturnType<typeof useRoaming>;
-}
-
-/** The board on show, or what there is to say while there is none. */
-function Paper({ sitting, place, room, you, course, looking }: PaperProps) {
-  const staff = useStaff(sitting.id);
-  const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
-  const board = (staff ?? sitting).boards.find(({ id }) => id === looking.shown?.board);
-  const { leader } = place;
-  const lead = useMemo(
-    () => (leader ? { room, by: leader, astray: looking.roaming } : null),
-    [leader, room, looking.roaming],
-  );
-  return (
-    <Box
-      component="main"
-      sx={{
-        flex: 1,
-        minWidth: 0,
-        minHeight: 0,
-        display: 'flex',
-        flexDirection: 'column',
-        p: { xs: 0.5, md: 1.25 },
-        pb: { xs: 0.5, md: 1 },
-      }}
-    >
-      <TimerLine place={place} room={room} staff={you.staff} />
-      <FloorLine sitting={sitting} place={place} room={room} you={you} />
-      {board && looking.shown ? (
-        <ShelfContext value={shelf}>
-          <BoardPaper
-            inClass
-            key={board.id}
-            id={board.id}
-            title={board.name}
-            page={looking.shown.page}
-            onPage={looking.go}
-            lead={lead}
-            onLed={(led) => <LedLine {...{ sitting, place, room, you, led, looking }} />}
-          />
-        </ShelfContext>
-      ) : (
-        <Box
-          sx={{
-            flex: 1,
-            display: 'grid',
-            placeItems: 'center',
-            border: 1,
-            borderColor: 'divider',
-            borderRadius: 1,
-            bgcolor: 'background.paper',
-            textAlign: 'center',
-            p: 2,
-          }}
-        >
-          {you.staff && !currentStep(sitting)
-            ? 'The doors are open. Begin with the first step when you are ready.'
-            : 'No board is on show yet.'}
-        </Box>
-      )}
-    </Box>
-  );
-}

@@ -19,11 +19,15 @@ interface Props {
   place: PlaceState;
   /** Stream of the place. */
   room: string;
+  /** Id of the lesson. */
+  lesson: string;
   onLook: (board: string, page: string) => void;
+  /** Looks at everybody's copies of a board; or, null, no more at them. */
+  onWall: (board: string | null) => void;
 }
 
 /** The instructor's own column: this step's notes, what comes next, and the rules in force. */
-export function Sheet({ sitting, staff, place, room, onLook }: Props) {
+export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: Props) {
   const live = useLive();
   const { timing } = useConnection();
   const step = currentStep(sitting);
@@ -90,7 +94,7 @@ export function Sheet({ sitting, staff, place, room, onLook }: Props) {
       {planned?.material && <MaterialAtHand id={planned.material} />}
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
-      <BoardChoice staff={staff} place={place} room={room} onLook={onLook} />
+      <BoardChoice {...{ sitting, staff, place, room, lesson, onLook, onWall }} />
       {staff.waiting.length === 0 && staff.removed.length === 0 && (
         <AtTheDoors sitting={sitting.id} staff={staff} open />
       )}

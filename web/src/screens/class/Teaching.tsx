@@ -47,7 +47,15 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <ClassRibbon sitting={sitting} you={you} rehearsal={facts.rehearsal} />
-      <PlaceView sitting={sitting} place={place} at={at} you={you} course={facts.course} onHand={hand} />
+      <PlaceView
+        sitting={sitting}
+        place={place}
+        at={at}
+        you={you}
+        course={facts.course}
+        lesson={facts.lesson}
+        onHand={hand}
+      />
     </Box>
   );
 }

@@ -47,8 +47,8 @@ const views = {
   [PLACE]: place(),
   [STAFF]: staff(),
   [EXCHANGE]: { posts: [], pinned: [] },
-  'own/s.odalys': { place: 'main' },
-  'own/s.farah': { place: 'main' },
+  'own/s.odalys': { place: 'main', threads: [], boards: [], copies: [] },
+  'own/s.farah': { place: 'main', threads: [], boards: [], copies: [] },
 };
 const joined = (who = ODALYS, streams: Record<string, unknown> = {}) => {
   // Nobody but staff is told what is staff's.
@@ -148,9 +148,10 @@ describe('a class under way', () => {
 
 describe('the sheet', () => {
   const looked = vi.fn();
+  const hung = vi.fn();
   const Plan = () => {
     const [now, here, own] = [useSitting('s')!, usePlace('s')!, useStaff('s')!];
-    return <Sheet sitting={now} staff={own} place={here} room={PLACE} onLook={looked} />;
+    return <Sheet sitting={now} staff={own} place={here} room={PLACE} lesson="rules" onLook={looked} onWall={hung} />;
   };
 
   it('tells the step, what comes next, and how late it is', () => {

@@ -1,12 +1,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LessonFacts } from '../../api/shapes';
+import { useSaving } from '../../parts/hooks/useSaving';
+import { count } from '../../parts/words/times';
 
 interface Props {
   lesson: LessonFacts;
   shown: string | null;
   onBoard: (board: string) => void;
   onNew: () => void;
+}
+
+/** What was handed out in classes, by whose copy it is: everybody has theirs back, and staff may read them. */
+function Copies({ lesson }: { lesson: LessonFacts }) {
+  const saving = useSaving();
+  return (
+    <Box component="details" sx={{ mt: 1, px: 1 }}>
+      <summary>{count(lesson.copies.length, 'copy', 'copies')} handed out</summary>
+      {lesson.copies.map(({ id, name, owner }) => (
+        <Button key={id} size="small" onClick={() => saving.save(`/api/boards/${id}.pdf`)}>
+          {owner}: {name}, as PDF
+        </Button>
+      ))}
+      {saving.says && <Box role="status">{saving.says}</Box>}
+    </Box>
+  );
 }
 
 /** All boards of the lesson, also those that no step shows. */
@@ -41,6 +59,7 @@ export function LessonBoards({ lesson, shown, onBoard, onNew }: Props) {
           {name}
         </Box>
       ))}
+      {lesson.copies.length > 0 && <Copies lesson={lesson} />}
       <Button onClick={onNew} sx={{ mt: 1 }}>
         Make a board
       </Button>

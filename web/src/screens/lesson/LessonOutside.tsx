@@ -13,9 +13,10 @@ import { clockTime, day } from '../../parts/words/times';
 /** For students, before and after the class: the boards they may read, and those they may work on. */
 export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
   const client = useLiveClient('lesson', lesson.id);
-  const [chosen, setChosen] = useState(lesson.boards[0]?.id);
+  const boards = [...lesson.boards, ...lesson.copies.map((copy) => ({ ...copy, name: `Your copy of ${copy.name}` }))];
+  const [chosen, setChosen] = useState(boards[0]?.id);
   const [page, setPage] = useState<string | null>(null);
-  const board = lesson.boards.find(({ id }) => id === chosen) ?? lesson.boards[0];
+  const board = boards.find(({ id }) => id === chosen) ?? boards[0];
   const saving = useSaving();
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
@@ -44,7 +45,7 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
           <Box component="h2" sx={{ m: 0, mb: 1, typography: 'h2' }}>
             Boards
           </Box>
-          {lesson.boards.map((row) => (
+          {boards.map((row) => (
             <Box
               key={row.id}
               component="button"

@@ -18,7 +18,7 @@ module Veranda
         # @return [Array<String>] page ids in order; a board always has at least one
         attr_reader :pages
         # @return [Hash{String => Hash}] what is special about a page: `ground:` (`{ material:, version:, slide:, w:, h: }`,
-        #   the slide it is drawn on) and `grows:` (whether it grows downward as needed)
+        #   the slide it is drawn on), `grows:` (whether it grows downward as needed) and `locked:` (whether only staff change it)
         attr_reader :page_facts
         # @return [Hash{String => Hash}] {Mark}s by id
         attr_reader :marks
@@ -29,14 +29,21 @@ module Veranda
         # @return [Integer] height of the pile: every mark lies below this `z`
         attr_reader :top
 
-        def initialize(pages: [FIRST_PAGE], page_facts: {}, marks: {}, authors: {}, history: History.new, top: 0)
+        def initialize(pages: [FIRST_PAGE], page_facts: {}, marks: {}, authors: {}, history: History.new, top: 0, locked: false)
           @pages = pages
           @page_facts = page_facts
           @marks = marks
           @authors = authors
           @history = history
           @top = top
+          @locked = locked
         end
+
+        # @return [Boolean] whether only staff change anything on the board
+        def locked? = @locked
+
+        # @return [Boolean] whether a page of its own is locked
+        def page_locked?(page) = @page_facts.dig(page, :locked) || false
 
         # @param entry [Streams::Entry]
         # @return [self]
@@ -48,6 +55,7 @@ module Veranda
           when 'laid' then entry.body[:pages].each { |facts| lay(facts) }
           when 'taken_in' then take_in(entry.body)
           when 'prop_used' then show_prop(entry.body)
+          when 'locked' then @locked = entry.body[:on]
           end
           self
         end
@@ -81,12 +89,14 @@ module Veranda
 
         # @return [Hash] everything, for a snapshot
         def to_h
-          { pages: @pages, page_facts: fact_rows, marks: @marks.values, authors: author_rows, history: @history.to_h, top: @top }
+          { pages: @pages, page_facts: fact_rows, marks: @marks.values, authors: author_rows, history: @history.to_h, top: @top,
+            locked: @locked }
         end
 
         # @return [Hash] what readers of the board see
         def view
-          { pages: @pages, page_facts: fact_rows, marks: @marks.values, authors: author_rows, undo: @history.counts, top: @top }
+          { pages: @pages, page_facts: fact_rows, marks: @marks.values, authors: author_rows, undo: @history.counts, top: @top,
+            locked: @locked }
         end
 
         # @return [Hash] body of a `taken_in` entry that makes an empty board equal to this one, without its history
@@ -102,7 +112,7 @@ module Veranda
           marks = facts[:marks].to_h { |mark| [mark[:id], (mark.key?(:z) ? mark : mark.merge(z: 0)).freeze] }
           new(pages: facts[:pages], page_facts: page_facts, marks: marks,
               authors: facts[:authors].to_h { |row| row.values_at(:id, :name) },
-              history: History.from(facts[:history]), top: facts[:top])
+              history: History.from(facts[:history]), top: facts[:top], locked: facts[:locked] || false)
         end
 
         private

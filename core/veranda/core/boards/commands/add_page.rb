@@ -13,6 +13,7 @@ module Veranda
 
         def decide
           may! :add
+          open_board!
           page!(input[:after])
           raise Refusal.new(:page_exists, 'That page is already on the board.') if board.pages.include?(input[:page])
           raise Refusal.new(:board_full, "A board holds #{Board::MAX_PAGES} pages.") if board.pages.length >= Board::MAX_PAGES

@@ -5,7 +5,7 @@ module Veranda
     module Boards
       # What the commands on boards share: finding marks, guarding locks, signing entries.
       class BoardCommand < Command
-        looks_at :sitting, :place
+        looks_at :sitting, :staff, :place
 
         private
 
@@ -36,10 +36,23 @@ module Veranda
         end
 
         def unlocked!(mark)
-          return unless mark[:locked] && !by.staff?
+          return if by.staff?
 
-          raise Refusal.new(:mark_locked, 'That mark is locked by the instructor.')
+          open_page!(mark[:page])
+          raise Refusal.new(:mark_locked, 'That mark is locked by the instructor.') if mark[:locked]
         end
+
+        # @raise [Refusal] `board_locked`, `page_locked`
+        def open_page!(page)
+          open_board!
+          raise Refusal.new(:page_locked, 'This page is locked by the instructor.') if board.page_locked?(page) && !by.staff?
+        end
+
+        def open_board!
+          raise Refusal.new(:board_locked, 'This board is locked by the instructor.') if board.locked? && !by.staff?
+        end
+
+        def locked?(mark) = mark[:locked] || board.locked? || board.page_locked?(mark[:page])
 
         # What others put on a board is changed only by those who have the right to.
         def changeable!(mark)
@@ -58,7 +71,7 @@ module Veranda
 
           ops.select do |op|
             mark = board.marks[op[:id]]
-            mark.nil? || (!mark[:locked] && (mark[:by] == by.id || arranges?))
+            mark ? !locked?(mark) && (mark[:by] == by.id || arranges?) : !locked?(op[:mark] || {})
           end
         end
       end

@@ -34,6 +34,7 @@ module Veranda
 
         def prepared(mark)
           page!(mark[:page])
+          open_page!(mark[:page])
           Mark.check!(mark)
           Props.check!(mark[:prop], mark[:settings]) if mark[:kind] == Mark::PROP
           raise Refusal.new(:mark_exists, 'That mark is already on the board.') if board.marks.key?(mark[:id])

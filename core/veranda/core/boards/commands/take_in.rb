@@ -11,6 +11,7 @@ module Veranda
             hash do
               required(:page).value(Types::ID)
               optional(:grows).value(:bool)
+              optional(:locked).value(:bool)
               optional(:ground).hash(MarkContract::GROUND)
             end
           end

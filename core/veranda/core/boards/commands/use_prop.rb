@@ -16,6 +16,7 @@ module Veranda
         def decide
           may! :props
           mark = mark!(input[:id])
+          open_page!(mark[:page])
           raise Refusal.new(:not_a_prop, 'That is nothing to roll, spin or start.') unless mark[:kind] == Mark::PROP
 
           seed = scene.rng.rand(SEEDS)

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Makes everybody's own copy of a board that is handed out in a class, and a copy of such a copy to be put in front of all.
+    class HandingOut
+      # @param archive [Store::Archive]
+      # @param sitting_id [String]
+      def initialize(archive, sitting_id)
+        @archive = archive
+        @sitting = archive.sittings.fetch(sitting_id)
+      end
+
+      # Safe to do twice: nobody gets a second copy.
+      # @param board [String] id of the one that is handed out
+      # @param people [Array<String>]
+      def give(board, people)
+        row = @archive.lessons.board(board)
+        people.each_slice(Core::Sittings::GiveCopies::MOST) do |some|
+          copies = @archive.own_copies.make(@sitting, row, some)
+          Deciding::Perform.call(@archive.log, 'class.give_copies', { board: board, copies: copies }, stream: stream)
+        end
+      end
+
+      # What is put in front of all is a board of its own: what is said and drawn about it leaves the copy as it is, and where no name is
+      # to be told, none is in it.
+      # @param copy [String] id of somebody's copy in this class
+      # @param named [Boolean] whether it is told whose it is
+      # @return [Hash] the new board
+      # @raise [Core::Refusal] `no_such_board`
+      def put_forward(copy, named:)
+        row = @archive.lessons.board(copy)
+        raise Core::Refusal.new(:no_such_board, 'That is no copy of this class.') unless row[:sitting_id] == @sitting[:id]
+
+        state, _, at = @archive.log.state(Core::Streams::StreamName.board(copy))
+        id = @archive.lessons.add_board(row[:lesson_id], name: name(row, named), rehearsal_id: row[:rehearsal_id], first_page: row[:first_page])
+        @archive.lessons.fill(id, named ? state.as_taken_in : nameless(state.as_taken_in, row[:owner_id]), at)
+        Classes.new(@archive).boards_changed_in(@sitting)
+        @archive.lessons.board(id)
+      end
+
+      private
+
+      def stream = Core::Streams::StreamName.sitting(@sitting[:id])
+
+      LONGEST_NAME = 80
+      private_constant :LONGEST_NAME
+
+      def name(row, named)
+        whose = named ? @archive.people.find(row[:owner_id])[:name] : 'one of the copies'
+        "#{row[:name][0, LONGEST_NAME - 4 - whose.length]} (#{whose})"[0, LONGEST_NAME]
+      end
+
+      def nameless(facts, owner)
+        marks = facts[:marks].map { |mark| mark[:by] == owner ? mark.merge(by: Deciding::Perform::HOUSE.id) : mark }
+        facts.merge(marks: marks, authors: facts[:authors].reject { |author| author[:id] == owner })
+      end
+    end
+  end
+end

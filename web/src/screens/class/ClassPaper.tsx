@@ -1,0 +1,127 @@
+import Box from '@mui/material/Box';
+import { useMemo, useState } from 'react';
+import type { You } from '../../api/shapes';
+import { BoardPaper } from '../../board/BoardPaper';
+import { useFollowed, useOwn, useStaff } from '../../live/hooks';
+import type { PlaceState } from '../../live/place';
+import { currentStep, type SittingState } from '../../live/sitting';
+import { ShelfContext } from '../../shelf/ShelfContext';
+import { boardNamed } from './copies';
+import { CopyLine, OwnCopyLine } from './CopyLine';
+import { FloorLine } from './FloorLine';
+import { ForYou } from './ForYou';
+import { LedLine } from './LedLine';
+import { TimerLine } from './TimerLine';
+import type { useRoaming } from './useRoaming';
+import { Wall } from './Wall';
+
+interface Props {
+  sitting: SittingState;
+  place: PlaceState;
+  /** Stream of the place. */
+  room: string;
+  you: You;
+  /** Id of the course whose shelf staff put things from. */
+  course: string;
+  looking: ReturnType<typeof useRoaming>;
+  /** The board whose copies staff look at all at once. */
+  wall: string | null;
+  onLeaveWall: () => void;
+}
+
+/** What one looks at: the board on show, one's own copy of it, another board that is for oneself, or everybody's copies. */
+export function ClassPaper({ sitting, place, room, you, course, looking, wall, onLeaveWall }: Props) {
+  const staff = useStaff(sitting.id);
+  const own = useOwn(sitting.id);
+  const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
+  // What one looked at may have been closed meanwhile.
+  const known = (id: string | undefined) =>
+    boardNamed(id, { sitting, staff, own }) ?? own?.copies.filter(({ board }) => board === id).map(asBoard)[0];
+  const at = known(looking.shown?.board) ? looking.shown : place.shown;
+  const [original, setOriginal] = useState<string | null>(null);
+  const mine = sitting.handed.includes(at?.board ?? '') ? own?.copies.find(({ of }) => of === at?.board) : undefined;
+  const copied = mine !== undefined && original !== mine.of;
+  const board = copied ? { ...known(at?.board)!, id: mine.board } : known(at?.board);
+  const copy = staff?.copies.find((one) => one.board === board?.id);
+  const { leader } = place;
+  const lead = useMemo(
+    () => (leader && !copied ? { room, by: leader, astray: looking.roaming } : null),
+    [leader, room, looking.roaming, copied],
+  );
+  return (
+    <Box
+      component="main"
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        minHeight: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        p: { xs: 0.5, md: 1.25 },
+        pb: { xs: 0.5, md: 1 },
+      }}
+    >
+      <TimerLine place={place} room={room} staff={you.staff} />
+      <FloorLine sitting={sitting} place={place} room={room} you={you} />
+      {own && !you.staff && <ForYou sitting={sitting} own={own} shown={board?.id} onLook={looking.look} />}
+      {mine && <OwnCopyLine copied={copied} onSwitch={() => setOriginal(copied ? mine.of : null)} />}
+      {copy && <Followed board={copy.board} />}
+      {wall && staff && !copy ? (
+        <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
+      ) : board && at ? (
+        <ShelfContext value={shelf}>
+          <BoardPaper
+            inClass
+            key={board.id}
+            id={board.id}
+            title={board.name}
+            page={at.page}
+            onPage={looking.go}
+            lead={lead}
+            onLed={(led) =>
+              copy ? (
+                <CopyLine
+                  {...{ sitting: sitting.id, room, copy, page: at.page }}
+                  name={sitting.seats.find(({ id }) => id === copy.person)?.name ?? 'Somebody'}
+                  onBack={looking.back}
+                  onShown={() => {
+                    looking.back();
+                    onLeaveWall();
+                  }}
+                />
+              ) : (
+                <LedLine {...{ sitting, place, room, you, led, looking }} />
+              )
+            }
+          />
+        </ShelfContext>
+      ) : (
+        <Box
+          sx={{
+            flex: 1,
+            display: 'grid',
+            placeItems: 'center',
+            border: 1,
+            borderColor: 'divider',
+            borderRadius: 1,
+            bgcolor: 'background.paper',
+            textAlign: 'center',
+            p: 2,
+          }}
+        >
+          {you.staff && !currentStep(sitting)
+            ? 'The doors are open. Begin with the first step when you are ready.'
+            : 'No board is on show yet.'}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const asBoard = ({ board }: { board: string }) => ({ id: board, name: 'Your copy' });
+
+/** A copy that staff look at alone is followed for as long as they do. */
+function Followed({ board }: { board: string }) {
+  useFollowed([board]);
+  return null;
+}

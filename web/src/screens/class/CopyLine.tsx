@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { post } from '../../api/http';
+import type { CopyRow } from '../../api/shapes';
+import { useLive } from '../../live/hooks';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
+import { firstName } from '../../parts/words/people';
+
+interface StaffProps {
+  sitting: string;
+  /** Stream of the place. */
+  room: string;
+  copy: CopyRow;
+  /** Whose it is. */
+  name: string;
+  page: string;
+  onBack: () => void;
+  /** It is in front of all. */
+  onShown: () => void;
+}
+
+/** For staff, above somebody's copy: put it in front of all, or go back. */
+export function CopyLine({ sitting, room, copy, name, page, onBack, onShown }: StaffProps) {
+  const live = useLive();
+  const forward = useMutation({
+    mutationFn: (named: boolean) =>
+      post<{ board: string }>(`/api/classes/${sitting}/boards`, { copy: copy.board, named }).then(({ board }) =>
+        live.do('class.show', room, { board, page }),
+      ),
+    onSuccess: onShown,
+    onError: (error) => live.notice('not_put_forward', error.message),
+  });
+  const first = firstName(name);
+  useShortcuts({ r: ['Back to where you came from', onBack] });
+  return (
+    <Line label="This copy" says={`Only ${first} and those who teach see this.`}>
+      <Button size="small" disabled={forward.isPending} onClick={() => forward.mutate(true)}>
+        Show it to all as {first}’s
+      </Button>
+      <Button size="small" disabled={forward.isPending} onClick={() => forward.mutate(false)}>
+        Show it to all without a name
+      </Button>
+      <Button size="small" variant="outlined" onClick={onBack}>
+        Back
+      </Button>
+    </Line>
+  );
+}
+
+interface OwnProps {
+  /** Whether one looks at one's copy now, and not at the board for all. */
+  copied: boolean;
+  onSwitch: () => void;
+}
+
+/** For those who work on a copy of their own: whose it is, and the way to the board that all see. */
+export function OwnCopyLine({ copied, onSwitch }: OwnProps) {
+  const says = copied
+    ? 'This is your own copy. You and those who teach see it.'
+    : 'This is the board that all see. Your own copy is kept.';
+  return (
+    <Line label="Your copy" says={says}>
+      <Button size="small" onClick={onSwitch}>
+        {copied ? 'See the board for all' : 'Back to your copy'}
+      </Button>
+    </Line>
+  );
+}
+
+function Line({ label, says, children }: { label: string; says: string; children: ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-label={label}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        columnGap: 1,
+        mb: 0.5,
+        px: 1,
+        minHeight: 36,
+        fontSize: 14,
+        '& button': { minHeight: { xs: 44, md: 32 } },
+      }}
+    >
+      <Box role="status" sx={{ flex: 1, minWidth: 180 }}>
+        {says}
+      </Box>
+      {children}
+    </Box>
+  );
+}
