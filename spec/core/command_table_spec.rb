@@ -13,7 +13,7 @@ RSpec.describe 'Who may do what' do
     'class.open' => :staff, 'class.end' => :staff, 'class.move' => :staff, 'class.extend' => :staff, 'class.record' => :staff,
     'class.let_in' => :staff, 'class.send_to_wait' => :staff, 'class.remove' => :staff, 'class.let_back' => :staff, 'class.set_doors' => :staff,
     'class.show' => :staff, 'class.rule' => :staff, 'class.cue' => :staff, 'class.stop_timer' => :staff, 'class.lend_floor' => :staff,
-    'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff, 'class.hand_out' => :staff,
+    'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff, 'class.hand_out' => :staff, 'class.end_pairs' => :staff,
     'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
     'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
     'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
@@ -27,7 +27,8 @@ RSpec.describe 'Who may do what' do
     'class.let_in' => { people: ['jonas'] }, 'class.send_to_wait' => { person: 'jonas', place: 'main' }, 'class.remove' => { person: 'jonas', place: 'main' },
     'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true }, 'class.show' => { board: 'b2', page: 'p1' },
     'class.rule' => { right: 'camera', allow: false }, 'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'jonas' },
-    'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }, 'class.hand_out' => { board: 'b2', on: true }, 'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
+    'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }, 'class.hand_out' => { board: 'b2', on: true },
+    'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
     'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
     'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
     'exchange.begin_thread' => { id: 'new', people: ['jonas'], staff: false, post: { id: 'n', text: 'psst' } }, 'thread.post' => { id: 'n', text: 'and' },

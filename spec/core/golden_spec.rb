@@ -105,7 +105,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
                                  signalled signal_off signals_cleared out removed let_back doors_set
-                                 handed_out gathered_in copies_given copy_given locked begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
+                                 handed_out gathered_in copies_given copy_given locked paired pairs_drawn pairs_over partnered
+                                 begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
     expect_golden('folds', cases)
   end
 
@@ -148,6 +149,9 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(odalys, 'class.give_copies', { board: 'b1', copies: [{ board: 'c1', person: 'farah' }] })
     hall.do(odalys, 'class.hand_out', { board: 'b1', on: false })
     hall.do(odalys, 'class.hand_out', { board: 'b2', on: true })
+    hall.do(odalys, 'class.pair', { round: 'r1', size: 2, seed: 1, pairs: [{ people: %w[jonas farah] }] })
+    hall.do(odalys, 'class.end_pairs')
+    hall.do(odalys, 'class.pair', { round: 'r2', size: 2, seed: 2, pairs: [{ people: %w[farah jonas] }] })
     hall.do(farah, 'exchange.post', { id: 'p1', text: 'Which of us turns?' })
     hall.do(farah, 'exchange.post', { id: 'p2', text: 'Never mind' })
     hall.do(farah, 'exchange.delete', { id: 'p2' })

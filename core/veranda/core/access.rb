@@ -12,7 +12,7 @@ module Veranda
     # | who | of a class | of its lesson outside of class |
     # |---|---|---|
     # | staff of the course | everything but the threads of others | everything |
-    # | a student or guest who was let in | what concerns all, their place and threads, boards for everyone, those that name them, their copies | these, unless closed |
+    # | a student or guest who was let in | what concerns all, their place, threads, copies, boards for all or them | these, unless closed |
     # | … who waits, or was sent back to | the waiting room | the same |
     # | … who was removed | nothing | the same |
     # | … after the class | the same, without boards that are closed | the same |

@@ -15,6 +15,7 @@ module Veranda
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
+        Sittings::Pair, Sittings::EndPairs,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -24,7 +25,7 @@ module Veranda
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies
+        Sittings::GiveCopies, Sittings::Pair
       ].freeze
 
       # @param wire_name [String]

@@ -10,7 +10,7 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[take_lesson rehearse put_forward].freeze
+      ONCE = %i[take_lesson rehearse put_forward pair_up].freeze
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
@@ -78,6 +78,10 @@ module Veranda
 
       # Every copy takes in a whole board.
       def hand_out(sitting:, board:, people:) = Preparing::HandingOut.new(@archive, sitting).give(board, people)
+
+      # A draw compares many, and every pair may get a board.
+      # @return [Array<Array<String>>] the pairs
+      def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)
 
       # @return [String] id of the new board
       def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]

@@ -39,6 +39,19 @@ module Veranda
         json(board: board)
       end
 
+      PAIRS = Core::Contract.define do
+        required(:size).value(:integer, included_in?: Core::Sittings::Pairing::SIZES)
+        optional(:board).value(Core::Types::ID)
+      end
+
+      # Draws pairs or threes among those in a place, if wished each with a copy of a board.
+      post '/api/classes/:id/places/:place/pairs' do |id, place|
+        conducted(id, place)
+        pairs = aside(:pair_up, sitting: id, place: place, **Core::Contract.check(PAIRS, input))
+        status 201
+        json(pairs: pairs.map { |people| { people: people } })
+      end
+
       private
 
       def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }

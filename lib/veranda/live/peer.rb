@@ -155,7 +155,10 @@ module Veranda
 
       def follow(message)
         raise Core::Refusal.new(:say_hello, 'Say hello first.') unless @gathering
-        raise Core::Refusal.new(:too_fast, 'That was too much at once. Try again in a moment.') unless @hub.rates.of(@person_id).commands.take
+        unless @hub.rates.of(@person_id).commands.take
+          raise Core::Refusal.new(:too_fast,
+                                  'That was too much at once. Try again in a moment.')
+        end
 
         @gathering.follow(self, message[:streams].uniq)
       end

@@ -33,8 +33,9 @@ module Veranda
         raise Core::Refusal.new(:no_such_board, 'That is no copy of this class.') unless row[:sitting_id] == @sitting[:id]
 
         state, _, at = @archive.log.state(Core::Streams::StreamName.board(copy))
-        id = @archive.lessons.add_board(row[:lesson_id], name: name(row, named), rehearsal_id: row[:rehearsal_id], first_page: row[:first_page])
-        @archive.lessons.fill(id, named ? state.as_taken_in : nameless(state.as_taken_in, row[:owner_id]), at)
+        id = @archive.lessons.add_board(row[:lesson_id], name: name(row, named), rehearsal_id: row[:rehearsal_id],
+                                                         first_page: row[:first_page])
+        @archive.lessons.fill(id, named ? state.as_taken_in : nameless(state.as_taken_in, row[:people]), at)
         Classes.new(@archive).boards_changed_in(@sitting)
         @archive.lessons.board(id)
       end
@@ -47,13 +48,13 @@ module Veranda
       private_constant :LONGEST_NAME
 
       def name(row, named)
-        whose = named ? @archive.people.find(row[:owner_id])[:name] : 'one of the copies'
+        whose = named ? row[:people].map { |id| @archive.people.find(id)[:name] }.join(' and ') : 'one of the copies'
         "#{row[:name][0, LONGEST_NAME - 4 - whose.length]} (#{whose})"[0, LONGEST_NAME]
       end
 
-      def nameless(facts, owner)
-        marks = facts[:marks].map { |mark| mark[:by] == owner ? mark.merge(by: Deciding::Perform::HOUSE.id) : mark }
-        facts.merge(marks: marks, authors: facts[:authors].reject { |author| author[:id] == owner })
+      def nameless(facts, owners)
+        marks = facts[:marks].map { |mark| owners.include?(mark[:by]) ? mark.merge(by: Deciding::Perform::HOUSE.id) : mark }
+        facts.merge(marks: marks, authors: facts[:authors].reject { |author| owners.include?(author[:id]) })
       end
     end
   end

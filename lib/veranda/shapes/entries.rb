@@ -45,7 +45,8 @@ module Veranda
         waits_no_more: PEOPLE,
         cued: object({ cue: STRING }),
         thread_begun: shape(:ThreadRow),
-        copies_given: object({ copies: list(shape(:CopyRow)) })
+        copies_given: object({ copies: list(shape(:CopyRow)) }),
+        paired: shape(:Paired)
       }.freeze
 
       PLACE = {
@@ -63,6 +64,8 @@ module Veranda
         signals_cleared: object({}),
         together: object({}),
         roaming: object({}),
+        pairs_drawn: shape(:PairsHere),
+        pairs_over: object({}),
         exchange_set: object({}, may: { oversight: BOOLEAN, reactions: BOOLEAN }),
         welcomed: Views::WELCOME,
         begun: object({}),
@@ -78,7 +81,7 @@ module Veranda
         parked: object({ id: STRING, parked: maybe(Views::PARKED) })
       }.freeze
 
-      OWN = { placed: object({ place: STRING }), copy_given: object({ board: STRING, of: STRING }) }.freeze
+      OWN = { placed: object({ place: STRING }), copy_given: shape(:OwnCopyRow), partnered: shape(:Partners) }.freeze
 
       KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN }.freeze
 

@@ -44,9 +44,14 @@ module Veranda
         SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
 
         StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
-                                          threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)) },
+                                          threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)),
+                                          paired: maybe(shape(:Paired)) },
                           about: 'What only the staff of a class know.'),
-        CopyRow: object({ board: STRING, of: STRING, person: STRING }, about: "Somebody's own copy of a board that was handed out."),
+        CopyRow: object({ board: STRING, of: STRING, person: STRING }, may: { with: list(STRING) },
+                                                                       about: "Somebody's own copy of a board that was handed out; or that of several, `with` the first."),
+        PairRow: object({ people: list(STRING) }, about: 'Whoever goes first comes first.'),
+        Partners: object({ round: STRING, people: list(shape(:Author)) }, about: 'Who was paired with somebody, and they themselves.'),
+        Paired: object({ round: STRING, seed: INTEGER, pairs: list(shape(:PairRow)) }),
         StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
                           may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
                           about: 'A step with what only staff know of it.'),
@@ -58,10 +63,13 @@ module Veranda
                         about: 'Somebody at the doors; `held` once they were sent back there.'),
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
+                            pairs: maybe(shape(:PairsHere)),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
+        PairsHere: object({ round: STRING, size: INTEGER, pairs: INTEGER },
+                          about: 'While people work in pairs: how many there are.'),
         Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),
         HouseRules: object({ for_all: RULES, exceptions: list(object({ right: STRING, person: STRING, allow: BOOLEAN })),
                              by_step: list(STRING) },
@@ -76,8 +84,9 @@ module Veranda
                      may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)), parked: PARKED },
                      about: 'Its text is gone once somebody deleted it.'),
 
+        OwnCopyRow: object({ board: STRING, of: STRING }, may: { with: list(STRING) }),
         OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)), boards: list(shape(:SittingBoard)),
-                          copies: list(object({ board: STRING, of: STRING })) },
+                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)) },
                         about: 'What concerns one person in a class and nobody else.')
       }.freeze
     end

@@ -5,7 +5,7 @@ module Veranda
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies
+                  :own_copies, :pairings
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -21,6 +21,7 @@ module Veranda
         @recordings = Recordings.new(db, @log, @sittings)
         @links = Links.new(db)
         @boards = BoardList.new(db, @log)
+        @pairings = Pairings.new(db)
         @own_copies = OwnCopies.new(db, @log, @lessons)
         @small_pictures = SmallPictures.new(db, @files)
       end

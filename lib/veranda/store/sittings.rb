@@ -112,7 +112,9 @@ module Veranda
 
       # @return [Array<Hash>] what a class knows of its boards
       def board_facts(lesson_id, rehearsal_id: nil)
-        @lessons.boards(lesson_id, rehearsal_id: rehearsal_id).map { |board| board.slice(:id, :name, :audience, :people, :outside, :first_page) }
+        @lessons.boards(lesson_id, rehearsal_id: rehearsal_id).map do |board|
+          board.slice(:id, :name, :audience, :people, :outside, :first_page)
+        end
       end
 
       private

@@ -197,6 +197,7 @@ export interface Commands {
     board: string;
     on: boolean;
   };
+  'class.end_pairs': {};
   'exchange.post': {
     id: string;
     text: string;

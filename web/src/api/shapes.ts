@@ -273,6 +273,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'paired';
+      body: PairedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'shown';
       body: ShownBody;
       seq: number;
@@ -385,6 +393,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'pairs_drawn';
+      body: PairsDrawnBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'pairs_over';
+      body: PairsOverBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'exchange_set';
       body: ExchangeSetBody;
       seq: number;
@@ -475,6 +499,14 @@ export type Entry =
   | {
       kind: 'copy_given';
       body: CopyGivenBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'partnered';
+      body: PartneredBody;
       seq: number;
       at: number;
       by: string;
@@ -606,11 +638,15 @@ export interface Shapes {
   SittingBoard: SittingBoard;
   StaffView: StaffView;
   CopyRow: CopyRow;
+  PairRow: PairRow;
+  Partners: Partners;
+  Paired: Paired;
   StaffStep: StaffStep;
   StaffBoard: StaffBoard;
   Cue: Cue;
   Waiting: Waiting;
   PlaceView: PlaceView;
+  PairsHere: PairsHere;
   Signalled: Signalled;
   HouseRules: HouseRules;
   ExchangeView: ExchangeView;
@@ -618,6 +654,7 @@ export interface Shapes {
   ThreadRow: ThreadRow;
   Reaction: Reaction;
   Post: Post;
+  OwnCopyRow: OwnCopyRow;
   OwnView: OwnView;
   EditedBody: EditedBody;
   PageAddedBody: PageAddedBody;
@@ -648,6 +685,7 @@ export interface Shapes {
   CuedBody: CuedBody;
   ThreadBegunBody: ThreadBegunBody;
   CopiesGivenBody: CopiesGivenBody;
+  PairedBody: PairedBody;
   ShownBody: ShownBody;
   TimerSetBody: TimerSetBody;
   TimerStoppedBody: TimerStoppedBody;
@@ -662,6 +700,8 @@ export interface Shapes {
   SignalsClearedBody: SignalsClearedBody;
   TogetherBody: TogetherBody;
   RoamingBody: RoamingBody;
+  PairsDrawnBody: PairsDrawnBody;
+  PairsOverBody: PairsOverBody;
   ExchangeSetBody: ExchangeSetBody;
   WelcomedBody: WelcomedBody;
   BegunBody: BegunBody;
@@ -674,6 +714,7 @@ export interface Shapes {
   ParkedBody: ParkedBody;
   PlacedBody: PlacedBody;
   CopyGivenBody: CopyGivenBody;
+  PartneredBody: PartneredBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -950,6 +991,7 @@ export interface StaffView {
   each: boolean;
   threads: ThreadRow[];
   copies: CopyRow[];
+  paired: Paired | null;
 }
 /**
  * A step with what only staff know of it.
@@ -1006,12 +1048,31 @@ export interface ThreadRow {
   staff: boolean;
 }
 /**
- * Somebody's own copy of a board that was handed out.
+ * Somebody's own copy of a board that was handed out; or that of several, `with` the first.
  */
 export interface CopyRow {
   board: string;
   of: string;
   person: string;
+  with?: string[];
+}
+export interface Paired {
+  round: string;
+  seed: number;
+  pairs: PairRow[];
+}
+/**
+ * Whoever goes first comes first.
+ */
+export interface PairRow {
+  people: string[];
+}
+/**
+ * Who was paired with somebody, and they themselves.
+ */
+export interface Partners {
+  round: string;
+  people: Author[];
 }
 /**
  * What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room has `welcome` and its `hosts` instead of the rest.
@@ -1033,6 +1094,7 @@ export interface PlaceView {
     until: number | null;
   } | null;
   leader: string | null;
+  pairs: PairsHere | null;
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -1048,6 +1110,14 @@ export interface PlaceView {
   begun: boolean;
   oversight: boolean;
   reactions: boolean;
+}
+/**
+ * While people work in pairs: how many there are.
+ */
+export interface PairsHere {
+  round: string;
+  size: number;
+  pairs: number;
 }
 /**
  * What somebody tells with one tap.
@@ -1099,6 +1169,11 @@ export interface ThreadView {
   people: Author[];
   staff: boolean;
 }
+export interface OwnCopyRow {
+  board: string;
+  of: string;
+  with?: string[];
+}
 /**
  * What concerns one person in a class and nobody else.
  */
@@ -1106,10 +1181,8 @@ export interface OwnView {
   place: string | null;
   threads: ThreadRow[];
   boards: SittingBoard[];
-  copies: {
-    board: string;
-    of: string;
-  }[];
+  copies: OwnCopyRow[];
+  pair: Partners | null;
 }
 export interface EditedBody {
   ops: Op[];
@@ -1221,6 +1294,11 @@ export interface ThreadBegunBody {
 export interface CopiesGivenBody {
   copies: CopyRow[];
 }
+export interface PairedBody {
+  round: string;
+  seed: number;
+  pairs: PairRow[];
+}
 export interface ShownBody {
   board: string | null;
   page: string | null;
@@ -1259,6 +1337,15 @@ export interface SignalOffBody {
 export interface SignalsClearedBody {}
 export interface TogetherBody {}
 export interface RoamingBody {}
+/**
+ * While people work in pairs: how many there are.
+ */
+export interface PairsDrawnBody {
+  round: string;
+  size: number;
+  pairs: number;
+}
+export interface PairsOverBody {}
 export interface ExchangeSetBody {
   oversight?: boolean;
   reactions?: boolean;
@@ -1307,6 +1394,14 @@ export interface PlacedBody {
 export interface CopyGivenBody {
   board: string;
   of: string;
+  with?: string[];
+}
+/**
+ * Who was paired with somebody, and they themselves.
+ */
+export interface PartneredBody {
+  round: string;
+  people: Author[];
 }
 export interface Answer {
   allowed: boolean;

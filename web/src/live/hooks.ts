@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { BoardState } from './board';
 import type { ExchangeState } from './exchange';
 import { LiveClient } from './LiveClient';
@@ -75,6 +75,19 @@ export function useStreams<State>(streams: string[]): (State | undefined)[] {
 export function useOwn(sitting: string): OwnState | undefined {
   const { you } = useConnection();
   return useStream<OwnState>(you ? ownStream(sitting, you.id) : undefined);
+}
+
+const NOBODY: never[] = [];
+
+/** @returns ids of those whom one works with in pairs now; none while there are no pairs */
+export function usePartners(sitting: string, place?: string): string[] {
+  const { you } = useConnection();
+  const pair = useOwn(sitting)?.pair;
+  const now = usePlace(sitting, place)?.pairs;
+  return useMemo(
+    () => (pair && now?.round === pair.round ? pair.people.map(({ id }) => id).filter((id) => id !== you?.id) : NOBODY),
+    [pair, now, you],
+  );
 }
 
 /** @returns the place of a class that one is in oneself */

@@ -16,6 +16,8 @@ export const ownFold: Fold<OwnState> = {
         return { ...state, boards: body.boards };
       case 'copy_given':
         return { ...state, copies: [...state.copies, body] };
+      case 'partnered':
+        return { ...state, pair: body };
       default:
         return state;
     }

@@ -60,6 +60,10 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, signals: quiet(state, body.people) };
       case 'signals_cleared':
         return { ...state, signals: [] };
+      case 'pairs_drawn':
+        return { ...state, pairs: body };
+      case 'pairs_over':
+        return { ...state, pairs: null };
       case 'together':
         return { ...state, leader: by };
       case 'roaming':

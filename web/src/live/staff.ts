@@ -39,6 +39,8 @@ export const staffFold: Fold<StaffState> = {
         return { ...state, threads: [...state.threads, body] };
       case 'copies_given':
         return { ...state, copies: [...state.copies, ...body.copies] };
+      case 'paired':
+        return { ...state, paired: body };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

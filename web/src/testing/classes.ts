@@ -59,6 +59,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   hands: [],
   floor: null,
   leader: null,
+  pairs: null,
   begun: false,
   oversight: false,
   reactions: true,
@@ -82,6 +83,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   each: false,
   threads: [],
   copies: [],
+  paired: null,
   ...more,
 });
 

@@ -4,7 +4,7 @@ module Veranda
   module Core
     module Exchange
       # Who may write to whom besides everyone. Staff may write to anyone and anyone to staff; students write to one another
-      # where the rules of their place let them.
+      # where the rules of their place let them, and to those they are paired with.
       module Threads
         # What the words on a thread's posts say instead of `everyone`.
         TO = 'thread'
@@ -16,7 +16,13 @@ module Veranda
           raise Refusal.new(:class_ended, 'This class has ended. Its posts stay as they are.') if sitting.ended?
           raise Refusal.new(:doors_closed, 'The doors are not open yet.') unless sitting.open?
 
-          may! :threads if !by.staff? && people.any? { |one| one[:id] != by.id && !sitting.seats[one[:id]]&.staff? }
+          may! :threads if !paired?(people) && !by.staff? && people.any? { |one| one[:id] != by.id && !sitting.seats[one[:id]]&.staff? }
+        end
+
+        # @return [Boolean] whether all of them work together now
+        def paired?(people)
+          pair = scene.of(:own).pair or return false
+          place.pairs&.fetch(:round) == pair[:round] && (people.map { |one| one[:id] } - pair[:people].map { |one| one[:id] }).empty?
         end
 
         # A thread of people who have all gone is read by nobody.

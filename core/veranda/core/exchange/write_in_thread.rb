@@ -8,7 +8,7 @@ module Veranda
         include Threads
 
         on :thread, 'thread.post'
-        looks_at :sitting, :place
+        looks_at :sitting, :place, :own
         contract do
           required(:id).value(Types::ID)
           required(:text).value(:string)

@@ -62,7 +62,8 @@ module Veranda
           lesson[:steps].flat_map do |step|
             shown = [step[:board], *(step[:cues] || []).map { |cue| cue[:board] }] & staff_only
             shown.map do |board|
-              finding(:staff_board, "“#{step[:title]}” would show “#{names[board]}”, which not everyone may see.", step: step[:id], board: board)
+              finding(:staff_board, "“#{step[:title]}” would show “#{names[board]}”, which not everyone may see.", step: step[:id],
+                                                                                                                   board: board)
             end
           end
         end

@@ -6,8 +6,9 @@ module Veranda
       # The one place that answers "may this person do that, here, now?"
       #
       # Staff always may. Outside a class others work on the boards that were given to them for
-      # that; while the class goes on, only those who are in it, and by its rules. In a class the doors must be open, and then, in
-      # the place concerned, a copy of one's own is free to its owner, and the floor counts before an exception for the person, and that before the rule for all.
+      # that; while the class goes on, only those who are in it, and by its rules. In a class the doors must be open; a copy of one's own
+      # is free then, and else, in the place concerned, the floor counts before an exception for the person, and that before the rule
+      # for all.
       module Ask
         GOING_ON = 'The class goes on with this board. Go in by its doors to take part.'
 
@@ -28,9 +29,8 @@ module Veranda
           return Answer.no(:doors_closed, 'The doors are not open yet.', :class) unless sitting.open?
           return Answer.no(:class_going_on, GOING_ON, :class) if outside && !sitting.in?(by.id)
           return Answer.yes(:own) if own && OWN.include?(right)
-          return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
 
-          by_rule(right, by, place.rules)
+          in_place(right, by, place, at)
         end
 
         # @return [Hash{Symbol => Answer}] for every right
@@ -51,6 +51,13 @@ module Veranda
           Answer.no(:"may_not_#{right}", "You may #{RIGHTS.fetch(right)} only in class.", :outside)
         end
         private_class_method :no_outside
+
+        def in_place(right, by, place, at)
+          return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
+
+          by_rule(right, by, place.rules)
+        end
+        private_class_method :in_place
 
         def by_rule(right, by, rules)
           exception = rules.exception(right, by.id)

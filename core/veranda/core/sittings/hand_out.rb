@@ -23,7 +23,10 @@ module Veranda
 
           open_board!(input[:board])
           return if sitting.handed.include?(input[:board])
-          raise Refusal.new(:too_many_handed_out, "As many as #{MOST} boards are handed out already. Gather one in first.") if sitting.handed.length >= MOST
+          if sitting.handed.length >= MOST
+            raise Refusal.new(:too_many_handed_out,
+                              "As many as #{MOST} boards are handed out already. Gather one in first.")
+          end
 
           entry('handed_out', { board: input[:board] })
         end
@@ -35,7 +38,11 @@ module Veranda
           return {} if sitting.handed.empty?
 
           here = sitting.present.reject(&:staff?).map(&:id)
-          have = staff.copies.each_value.group_by { |copy| copy[:of] }.transform_values { |copies| copies.map { |copy| copy[:person] } }
+          have = staff.copies.each_value.group_by { |copy| copy[:of] }.transform_values do |copies|
+            copies.flat_map do |copy|
+              GiveCopies.holders(copy)
+            end
+          end
           open = sitting.handed.select { |board| staff.open_board(board) }
           open.to_h { |board| [board, here - (have[board] || [])] }.reject { |_, people| people.empty? }
         end

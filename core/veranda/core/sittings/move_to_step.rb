@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Sittings
-      # Goes to a step of the run sheet; in the main room its board comes on show, its rules are in force and signals are cleared. A
-      # board for staff does not come on show. Recording begins by itself at the planned step, unless somebody has
+      # Goes to a step of the run sheet; in the main room its board comes on show, its rules are in force, signals are cleared and pairs are
+      # over. A board for staff does not come on show. Recording begins by itself at the planned step, unless somebody has
       # already switched it by hand.
       class MoveToStep < SittingCommand
         on :sitting, 'class.move'
@@ -19,7 +19,7 @@ module Veranda
           return if sitting.step&.fetch(:id) == input[:step]
 
           [entry('moved', { step: input[:step] }), (entry('recording', { on: true, planned: true }) if record?), *board, *rules,
-           (entry('signals_cleared', on: :main) if scene.of(:main).signals.any?)]
+           (entry('signals_cleared', on: :main) if scene.of(:main).signals.any?), (entry('pairs_over', on: :main) if scene.of(:main).pairs)]
         end
 
         private

@@ -4,7 +4,7 @@ module Veranda
   module Core
     module Sittings
       # What concerns one person in a class and nobody else: the place they are in, their threads, and the boards that are for them and not
-      # for all.
+      # for all, and with whom they are paired.
       class OwnFacts
         # @return [String, nil] see {Places}
         attr_reader :place
@@ -14,6 +14,9 @@ module Veranda
         attr_reader :boards
         # @return [Array<Hash>] `{ board:, of: }`: their own copies of what was handed out
         attr_reader :copies
+        # @return [Hash, nil] `{ round:, people: }`: who was paired with them last, whoever goes first first; it holds while the place has
+        #   that round
+        attr_reader :pair
 
         def initialize
           @threads = []
@@ -29,6 +32,7 @@ module Veranda
           when 'thread_begun' then @threads << entry.body
           when 'boards' then @boards = entry.body[:boards]
           when 'copy_given' then @copies << entry.body
+          when 'partnered' then @pair = entry.body
           end
           self
         end
@@ -36,7 +40,7 @@ module Veranda
         # @return [Integer] how much there is to write down
         def size = 1 + @threads.length + @boards.length + @copies.length
 
-        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies }
+        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair }
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}
@@ -45,7 +49,7 @@ module Veranda
         private
 
         def restore(facts)
-          @place = facts[:place]
+          @place, @pair = facts.values_at(:place, :pair)
           @threads, @boards, @copies = %i[threads boards copies].map { |field| facts[field] || [] }
         end
       end

@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader welcome hosts].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -22,6 +22,8 @@ module Veranda
         attr_reader :rules
         # @return [String, nil] whose view everyone has while the place is kept together
         attr_reader :leader
+        # @return [Hash, nil] `{ round:, size:, pairs: }`, `pairs` how many, while people work in pairs
+        attr_reader :pairs
         # @return [Boolean] whether staff read every thread that begins
         attr_reader :oversight
         # @return [Boolean] whether posts take signs
@@ -98,6 +100,8 @@ module Veranda
         def signal_off(_entry, body) = body[:people].each { |person| @signals.delete(person) }
         def signals_cleared(_entry, _body) = @signals = {}
 
+        def pairs_drawn(_entry, body) = @pairs = body
+        def pairs_over(_entry, _body) = @pairs = nil
         def together(entry, _body) = @leader = entry.actor
         def roaming(_entry, _body) = @leader = nil
 
@@ -117,6 +121,7 @@ module Veranda
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
+        'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
         'roaming' => :roaming, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared

@@ -21,8 +21,10 @@ module Veranda
         attr_reader :removed
         # @return [Array<Hash>] `{ id:, people: }` of the threads that all staff read
         attr_reader :threads
-        # @return [Hash{String => Hash}] `{ board:, of:, person: }` by the id of the board: people's own copies of what was handed out
+        # @return [Hash{String => Hash}] `{ board:, of:, person:, with: }` by the id of the board: people's own copies of boards
         attr_reader :copies
+        # @return [Hash, nil] `{ round:, seed:, pairs: [{ people: }] }` of the last draw
+        attr_reader :paired
 
         def initialize
           @steps = []
@@ -56,7 +58,7 @@ module Veranda
         def copies_for(person) = (@copies_by_person[person] || []).map { |copy| as_board(copy) }
 
         # @return [Boolean] whether a board is somebody's own copy
-        def own_copy?(board, person) = @copies.dig(board, :person) == person
+        def own_copy?(board, person) = @copies.key?(board) && GiveCopies.holders(@copies[board]).include?(person)
 
         # @return [String] the page of a board that comes on show first
         def first_page(board_id) = board(board_id)&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE
@@ -77,6 +79,7 @@ module Veranda
           when 'doors_set' then @each = body[:each]
           when 'thread_begun' then @threads << body
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
+          when 'paired' then @paired = body
           when 'cued' then @cued |= [body[:cue]]
           else at_the_doors(entry, body)
           end
@@ -88,7 +91,7 @@ module Veranda
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads, copies: @copies.values }
+            each: @each, threads: @threads, copies: @copies.values, paired: @paired }
         end
         alias view to_h
 
@@ -117,16 +120,17 @@ module Veranda
           @each = facts[:each] || false
           @threads = facts[:threads] || []
           (facts[:copies] || []).each { |copy| give(copy) }
+          @paired = facts[:paired]
         end
 
         def give(copy)
           @copies[copy[:board]] = copy
-          (@copies_by_person[copy[:person]] ||= []) << copy
+          GiveCopies.holders(copy).each { |person| (@copies_by_person[person] ||= []) << copy }
         end
 
         # Whoever has a copy keeps it after the class, and may go on with it.
         def as_board(copy)
-          { id: copy[:board], name: board(copy[:of])&.fetch(:name), audience: 'people', people: [copy[:person]], outside: 'work' }
+          { id: copy[:board], name: board(copy[:of])&.fetch(:name), audience: 'people', people: GiveCopies.holders(copy), outside: 'work' }
         end
       end
     end

@@ -30,7 +30,7 @@ const shown = (posts: Post[] = [], rights = ALL_RIGHTS, more: Record<string, unk
       [STREAM]: { posts, pinned: [] },
       'sitting/s': sitting(),
       'place/s.main': place(),
-      'own/s.farah': { place: 'main', threads: [], boards: [], copies: [] },
+      'own/s.farah': { place: 'main', threads: [], boards: [], copies: [], pair: null },
       ...more,
     },
     rights,

@@ -16,8 +16,8 @@ import { Write } from './Write';
 interface Props {
   sitting: string;
   place: string;
-  /** Somebody to be written to, see {@link usePosting}. */
-  wanted?: { person: string } | null;
+  /** Whom to write to, see {@link usePosting}. */
+  wanted?: { people: string[] } | null;
 }
 
 /** All written words that one may read in a place, in one stream, newest below. */

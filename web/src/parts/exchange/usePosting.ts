@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ThreadRow, You } from '../../api/shapes';
-import { useLive, usePlace, useRights, useSitting } from '../../live/hooks';
+import { useLive, usePartners, usePlace, useRights, useSitting } from '../../live/hooks';
 import { newId } from '../../live/LiveClient';
 import type { PlaceState } from '../../live/place';
 import { present, type SittingState } from '../../live/sitting';
@@ -21,7 +21,7 @@ export function usePosting(
   place: string,
   threads: ThreadRow[],
   you: You | null,
-  wanted: { person: string } | null,
+  wanted: { people: string[] } | null,
 ) {
   const live = useLive();
   const stream = exchangeStream(sitting, place);
@@ -33,15 +33,18 @@ export function usePosting(
   const [taken, setTaken] = useState<typeof wanted>(null);
   if (wanted !== taken) {
     setTaken(wanted);
-    if (wanted) setTo({ people: [wanted.person], staff: false });
+    if (wanted) setTo({ people: wanted.people, staff: false });
   }
   useEffect(() => {
     if (wanted) input.current?.focus();
   }, [wanted]);
   const seats = others(state, you);
+  const partners = usePartners(sitting, place);
   const threadsReason = refusal(rights?.threads);
   const toStudents =
-    to !== 'everyone' && to.people.some((id) => !isStaff(seats.find((seat) => seat.id === id) ?? { role: 'student' }));
+    to !== 'everyone' &&
+    to.people.some((id) => !partners.includes(id)) &&
+    to.people.some((id) => !isStaff(seats.find((seat) => seat.id === id) ?? { role: 'student' }));
   const reason = to === 'everyone' ? refusal(rights?.post) : toStudents ? threadsReason : null;
 
   const post = async (text: string): Promise<boolean> => {

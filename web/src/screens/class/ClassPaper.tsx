@@ -6,12 +6,13 @@ import { useFollowed, useOwn, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { ShelfContext } from '../../shelf/ShelfContext';
-import { boardNamed } from './copies';
+import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
 import { FloorLine } from './FloorLine';
 import { ForYou } from './ForYou';
 import { LedLine } from './LedLine';
 import { TimerLine } from './TimerLine';
+import { PairLine } from './PairLine';
 import type { useRoaming } from './useRoaming';
 import { Wall } from './Wall';
 
@@ -27,10 +28,12 @@ interface Props {
   /** The board whose copies staff look at all at once. */
   wall: string | null;
   onLeaveWall: () => void;
+  /** Writes to these people alone. */
+  onWrite: (...people: string[]) => void;
 }
 
 /** What one looks at: the board on show, one's own copy of it, another board that is for oneself, or everybody's copies. */
-export function ClassPaper({ sitting, place, room, you, course, looking, wall, onLeaveWall }: Props) {
+export function ClassPaper({ sitting, place, room, you, course, looking, wall, onLeaveWall, onWrite }: Props) {
   const staff = useStaff(sitting.id);
   const own = useOwn(sitting.id);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
@@ -39,7 +42,9 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
     boardNamed(id, { sitting, staff, own }) ?? own?.copies.filter(({ board }) => board === id).map(asBoard)[0];
   const at = known(looking.shown?.board) ? looking.shown : place.shown;
   const [original, setOriginal] = useState<string | null>(null);
-  const mine = sitting.handed.includes(at?.board ?? '') ? own?.copies.find(({ of }) => of === at?.board) : undefined;
+  const mine = sitting.handed.includes(at?.board ?? '')
+    ? own?.copies.findLast(({ of }) => of === at?.board)
+    : undefined;
   const copied = mine !== undefined && original !== mine.of;
   const board = copied ? { ...known(at?.board)!, id: mine.board } : known(at?.board);
   const copy = staff?.copies.find((one) => one.board === board?.id);
@@ -63,8 +68,17 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
     >
       <TimerLine place={place} room={room} staff={you.staff} />
       <FloorLine sitting={sitting} place={place} room={room} you={you} />
+      {own?.pair && place.pairs?.round === own.pair.round && (
+        <PairLine people={own.pair.people} me={you.id} onWrite={onWrite} />
+      )}
       {own && !you.staff && <ForYou sitting={sitting} own={own} shown={board?.id} onLook={looking.look} />}
-      {mine && <OwnCopyLine copied={copied} onSwitch={() => setOriginal(copied ? mine.of : null)} />}
+      {mine && (
+        <OwnCopyLine
+          copied={copied}
+          together={(mine.with ?? []).length > 0}
+          onSwitch={() => setOriginal(copied ? mine.of : null)}
+        />
+      )}
       {copy && <Followed board={copy.board} />}
       {wall && staff && !copy ? (
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
@@ -82,7 +96,7 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
               copy ? (
                 <CopyLine
                   {...{ sitting: sitting.id, room, copy, page: at.page }}
-                  name={sitting.seats.find(({ id }) => id === copy.person)?.name ?? 'Somebody'}
+                  whose={whoseCopy(copy, sitting)}
                   onBack={looking.back}
                   onShown={() => {
                     looking.back();

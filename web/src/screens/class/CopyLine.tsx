@@ -6,15 +6,14 @@ import { post } from '../../api/http';
 import type { CopyRow } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
-import { firstName } from '../../parts/words/people';
 
 interface StaffProps {
   sitting: string;
   /** Stream of the place. */
   room: string;
   copy: CopyRow;
-  /** Whose it is. */
-  name: string;
+  /** Whose it is, as one calls them. */
+  whose: string;
   page: string;
   onBack: () => void;
   /** It is in front of all. */
@@ -22,7 +21,7 @@ interface StaffProps {
 }
 
 /** For staff, above somebody's copy: put it in front of all, or go back. */
-export function CopyLine({ sitting, room, copy, name, page, onBack, onShown }: StaffProps) {
+export function CopyLine({ sitting, room, copy, whose, page, onBack, onShown }: StaffProps) {
   const live = useLive();
   const forward = useMutation({
     mutationFn: (named: boolean) =>
@@ -32,12 +31,11 @@ export function CopyLine({ sitting, room, copy, name, page, onBack, onShown }: S
     onSuccess: onShown,
     onError: (error) => live.notice('not_put_forward', error.message),
   });
-  const first = firstName(name);
   useShortcuts({ r: ['Back to where you came from', onBack] });
   return (
-    <Line label="This copy" says={`Only ${first} and those who teach see this.`}>
+    <Line label="This copy" says={`Only ${whose} and those who teach see this.`}>
       <Button size="small" disabled={forward.isPending} onClick={() => forward.mutate(true)}>
-        Show it to all as {first}’s
+        Show it to all as {whose}’s
       </Button>
       <Button size="small" disabled={forward.isPending} onClick={() => forward.mutate(false)}>
         Show it to all without a name
@@ -52,13 +50,17 @@ export function CopyLine({ sitting, room, copy, name, page, onBack, onShown }: S
 interface OwnProps {
   /** Whether one looks at one's copy now, and not at the board for all. */
   copied: boolean;
+  /** Whether it is that of a pair. */
+  together: boolean;
   onSwitch: () => void;
 }
 
 /** For those who work on a copy of their own: whose it is, and the way to the board that all see. */
-export function OwnCopyLine({ copied, onSwitch }: OwnProps) {
+export function OwnCopyLine({ copied, together, onSwitch }: OwnProps) {
   const says = copied
-    ? 'This is your own copy. You and those who teach see it.'
+    ? together
+      ? 'This is your pair’s copy: you work on it together.'
+      : 'This is your own copy. You and those who teach see it.'
     : 'This is the board that all see. Your own copy is kept.';
   return (
     <Line label="Your copy" says={says}>

@@ -43,7 +43,7 @@ interface Props {
  */
 export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, lesson, onHand }: Props) {
   const wide = useWide();
-  const [wanted, setWanted] = useState<{ person: string } | null>(null);
+  const [wanted, setWanted] = useState<{ people: string[] } | null>(null);
   const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
   const staff = useStaff(sitting.id);
   const room = placeStream(sitting.id, at);
@@ -81,8 +81,8 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
   const form = formOf(wide, people.length);
   const oneLine = form === 'line' || form === 'few';
-  const write = (person: string) => {
-    setWanted({ person });
+  const write = (...people: string[]) => {
+    setWanted({ people });
     if (!wide) setPanel('exchange');
   };
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
@@ -92,7 +92,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
         {wide && sheet}
         <Fallible what="The board" of={place.shown?.board}>
-          <ClassPaper {...{ sitting, place, room, you, course, looking, wall }} onLeaveWall={() => setWall(null)} />
+          <ClassPaper
+            {...{ sitting, place, room, you, course, looking, wall }}
+            onLeaveWall={() => setWall(null)}
+            onWrite={write}
+          />
         </Fallible>
         {wide ? (
           <Box
@@ -117,7 +121,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         room={room}
         you={you}
         form={form}
-        onWrite={write}
+        onWrite={(person) => write(person)}
       >
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>

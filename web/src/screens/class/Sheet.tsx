@@ -10,6 +10,7 @@ import { MaterialAtHand } from './MaterialAtHand';
 import { AtTheDoors } from './AtTheDoors';
 import { BoardChoice } from './BoardChoice';
 import { Late } from './Late';
+import { Pairs } from './Pairs';
 import { Rules } from './Rules';
 import { StepCues } from './StepCues';
 
@@ -94,6 +95,7 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: P
       {planned?.material && <MaterialAtHand id={planned.material} />}
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
+      <Pairs {...{ sitting, staff, place, room }} />
       <BoardChoice {...{ sitting, staff, place, room, lesson, onLook, onWall }} />
       {staff.waiting.length === 0 && staff.removed.length === 0 && (
         <AtTheDoors sitting={sitting.id} staff={staff} open />

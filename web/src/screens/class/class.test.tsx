@@ -47,8 +47,8 @@ const views = {
   [PLACE]: place(),
   [STAFF]: staff(),
   [EXCHANGE]: { posts: [], pinned: [] },
-  'own/s.odalys': { place: 'main', threads: [], boards: [], copies: [] },
-  'own/s.farah': { place: 'main', threads: [], boards: [], copies: [] },
+  'own/s.odalys': { place: 'main', threads: [], boards: [], copies: [], pair: null },
+  'own/s.farah': { place: 'main', threads: [], boards: [], copies: [], pair: null },
 };
 const joined = (who = ODALYS, streams: Record<string, unknown> = {}) => {
   // Nobody but staff is told what is staff's.

@@ -47,7 +47,7 @@ const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<strin
     [SITTING]: sitting(),
     [PLACE]: place(facts),
     [EXCHANGE]: { posts: [], pinned: [] },
-    [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [] },
+    [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [], pair: null },
     ...(you.staff && { [STAFF]: staff() }),
     ...more,
   };

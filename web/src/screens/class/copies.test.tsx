@@ -35,7 +35,14 @@ beforeEach(() => {
   server.patched = [];
 });
 
-const own = (more: Partial<OwnView> = {}): OwnView => ({ place: 'main', threads: [], boards: [], copies: [], ...more });
+const own = (more: Partial<OwnView> = {}): OwnView => ({
+  place: 'main',
+  threads: [],
+  boards: [],
+  copies: [],
+  pair: null,
+  ...more,
+});
 const COPIES = [
   { board: 'c1', of: 'b1', person: 'farah' },
   { board: 'c2', of: 'b1', person: 'jonas' },
@@ -181,5 +188,44 @@ describe('the boards of the sheet', () => {
     expect((await screen.findByRole('button', { name: /^Help/ })).textContent).toContain(
       'for Farah, 1 who is not here',
     );
+  });
+});
+
+describe('pairs', () => {
+  const round = { round: 'r1', size: 2, pairs: 1 };
+  const people = [
+    { id: 'jonas', name: 'Jonas Whitlock' },
+    { id: 'farah', name: 'Farah Lindqvist' },
+  ];
+
+  it('are told to each, with who goes first and a way to write that no rule is in', async () => {
+    const { tell, asked } = joined(FARAH, { 'own/s.farah': own({ pair: { round: 'r1', people } }) });
+    expect(screen.queryByLabelText('Your pair')).toBeNull();
+    tell(entry(PLACE, 'pairs_drawn', round));
+    expect(screen.getByLabelText('Your pair').textContent).toContain('You work with Jonas. Jonas goes first.');
+    fireEvent.click(screen.getByRole('button', { name: 'Write to Jonas' }));
+    fireEvent.change(screen.getByPlaceholderText(/Write/), { target: { value: 'You first?' } });
+    fireEvent.keyDown(screen.getByPlaceholderText(/Write/), { key: 'Enter' });
+    await waitFor(() => expect(asked().at(-1)?.[0]).toBe('exchange.begin_thread'));
+    expect(asked().at(-1)?.[1]).toMatchObject({ people: ['jonas'], staff: false });
+    tell(entry(PLACE, 'pairs_over', {}));
+    expect(screen.queryByLabelText('Your pair')).toBeNull();
+  });
+
+  it('are drawn by staff, each with a copy if wished, told how far they are, and ended', async () => {
+    const { tell, asked } = joined(ODALYS);
+    fireEvent.click(await screen.findByLabelText('each with a copy of the board'));
+    fireEvent.click(screen.getByRole('button', { name: 'Draw pairs' }));
+    await waitFor(() =>
+      expect(server.posted).toEqual([['/api/classes/s/places/main/pairs', { size: 2, board: 'b1' }]]),
+    );
+    tell(entry(STAFF, 'paired', { round: 'r1', seed: 1, pairs: [{ people: ['jonas', 'farah'] }] }));
+    tell(entry(PLACE, 'pairs_drawn', round));
+    const pairs = screen.getByLabelText('Pairs');
+    expect(pairs.textContent).toContain('0 of 1 pairs done');
+    ['jonas', 'farah'].forEach((person) => tell(entry(PLACE, 'signalled', { signal: 'done' }, person)));
+    expect(pairs.textContent).toContain('1 of 1 pairs doneJonas and Farah: done');
+    fireEvent.click(within(pairs).getByRole('button', { name: 'End the pairs' }));
+    expect(asked().at(-1)).toEqual(['class.end_pairs', {}]);
   });
 });

@@ -2,6 +2,7 @@ import type { CopyRow, CopyWork, Seat } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
+import { inWords } from '../../parts/exchange/audience';
 import { firstName } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
 
@@ -33,9 +34,17 @@ export function copiesOf(
     .map((row) => {
       const { edits, at } = works.get(row.board) ?? { edits: 0, at: null };
       const seat = seats.get(row.person);
-      const name = seat?.name ?? 'Somebody';
-      const hand = place.hands.includes(row.person);
-      return { ...row, seat, name, edits, at, hand, done: done.has(row.person) };
+      const name = inWords([row.person, ...(row.with ?? [])].map((person) => seats.get(person)?.name ?? 'Somebody'));
+      const hand = [row.person, ...(row.with ?? [])].some((person) => place.hands.includes(person));
+      return {
+        ...row,
+        seat,
+        name,
+        edits,
+        at,
+        hand,
+        done: [row.person, ...(row.with ?? [])].every((person) => done.has(person)),
+      };
     })
     .sort(
       (one, other) => need(one) - need(other) || (one.at ?? 0) - (other.at ?? 0) || (one.name < other.name ? -1 : 1),
@@ -64,6 +73,13 @@ export function boardNamed(
   const copy = staff?.copies.find(({ board }) => board === id);
   if (known || !copy) return known;
   const of = staff!.boards.find((board) => board.id === copy.of)?.name ?? 'a board';
-  const whose = sitting.seats.find((seat) => seat.id === copy.person)?.name ?? 'Somebody';
-  return { id: copy.board, name: `${firstName(whose)}’s copy of ${of}` };
+  return { id: copy.board, name: `${whoseCopy(copy, sitting)}’s copy of ${of}` };
 }
+
+/** @returns those whose copy it is, as one calls them: `Farah and Jonas` */
+export const whoseCopy = (copy: CopyRow, { seats }: SittingState) =>
+  inWords(
+    [copy.person, ...(copy.with ?? [])].map((person) =>
+      firstName(seats.find((seat) => seat.id === person)?.name ?? 'Somebody'),
+    ),
+  );

@@ -45,7 +45,7 @@ async function joined(you = FARAH, facts: Partial<PlaceView> = {}) {
       [SITTING]: sitting(),
       [PLACE]: place({ shown: SHOWN, ...facts }),
       [EXCHANGE]: { posts: [], pinned: [] },
-      [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [] },
+      [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [], pair: null },
       'board/b1': boardView(mark('m')),
       ...(you.staff && { [STAFF]: staff(), 'board/b3': { ...boardView(), pages: ['p4'] } }),
     },

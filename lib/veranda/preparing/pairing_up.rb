@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Pairs those who are in a place of a class, fairly over the course, and gives each pair a copy of a board if that is wished.
+    class PairingUp
+      # @param archive [Store::Archive]
+      # @param sitting_id [String]
+      def initialize(archive, sitting_id)
+        @archive = archive
+        @sitting = archive.sittings.fetch(sitting_id)
+      end
+
+      # @param size [Integer] 2 or 3
+      # @param place [String]
+      # @param board [String, nil] id of one that is for everyone
+      # @param seed [Integer]
+      # @return [Array<Array<String>>] the pairs
+      # @raise [Core::Refusal] `too_few`, `class_ended`, `doors_closed`
+      def call(size:, place: Core::Sittings::Places::MAIN, board: nil, seed: Random.new_seed % (1 << 32))
+        copied = open_board(board) if board
+        pairs = Core::Sittings::Pairing.draw(here(place), size: size, met: met, seed: seed)
+        round = Store::Ids.call
+        perform('class.pair', Core::Streams::StreamName.place(@sitting[:id], place),
+                round: round, size: size, seed: seed, pairs: pairs.map { |people| { people: people } })
+        copy(copied, pairs) if copied
+        pairs
+      end
+
+      private
+
+      def here(place) = sitting.present.select { |seat| seat.place == place && !seat.staff? }.map(&:id).sort
+      def sitting = @archive.log.state(stream).first
+      def stream = Core::Streams::StreamName.sitting(@sitting[:id])
+
+      def met
+        course = @archive.lessons.fetch(@sitting[:lesson_id])[:course_id]
+        Core::Sittings::Pairing.met(@archive.pairings.of_course(course))
+      end
+
+      def open_board(id)
+        row = @archive.lessons.board(id)
+        return row if row[:lesson_id] == @sitting[:lesson_id] && Core::Lessons::Audience.everyone?(row)
+
+        raise Core::Refusal.new(:board_for_staff, 'Not everyone can see that board. Change its audience first.')
+      end
+
+      # From then on each pair sees its copy where the board is on show.
+      def copy(board, pairs)
+        @archive.own_copies.make_for_groups(@sitting, board, pairs).each_slice(Core::Sittings::GiveCopies::MOST) do |copies|
+          perform('class.give_copies', stream, board: board[:id], copies: copies)
+        end
+        perform('class.hand_out', stream, board: board[:id], on: true)
+      end
+
+      def perform(wire_name, on, **input) = Deciding::Perform.call(@archive.log, wire_name, input, stream: on)
+    end
+  end
+end
