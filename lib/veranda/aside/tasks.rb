@@ -79,6 +79,16 @@ module Veranda
       # Every copy takes in a whole board.
       def hand_out(sitting:, board:, people:) = Preparing::HandingOut.new(@archive, sitting).give(board, people)
 
+      # @param format [String] see {Core::Exchange::Transcript::FORMATS}
+      # @return [String] path of the file
+      def transcript(sitting:, format:)
+        lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
+        state = @archive.log.state(Core::Streams::StreamName.sitting(sitting)).first
+        written = Store::Written.new(@archive).of(state, lesson[:course_id])
+        from = state.stretches.first&.fetch(:from) || state.opened_at || 0
+        file(format, Core::Exchange::Transcript.new(written, title: state.title || lesson[:title], from: from).to(format))
+      end
+
       # A draw compares many, and every pair may get a board.
       # @return [Array<Array<String>>] the pairs
       def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)

@@ -52,6 +52,28 @@ module Veranda
         json(pairs: pairs.map { |people| { people: people } })
       end
 
+      TYPES = { 'txt' => 'text/plain; charset=utf-8', 'csv' => 'text/csv; charset=utf-8', 'vtt' => 'text/vtt; charset=utf-8' }.freeze
+
+      # What was written, to be kept.
+      get '/api/classes/:id/transcript.:format' do |id, format|
+        lesson = taught!(id)
+        type = TYPES.fetch(format) { raise Core::Refusal.new(:bad_input, 'A transcript is saved as text, CSV or WebVTT.') }
+        name = "#{Core::Materials::FileName.plain(lesson[:title])}, transcript.#{format}"
+        give_away(aside(:transcript, sitting: id, format: format), name, type)
+      end
+
+      POLICY = Core::Contract.define { required(:private_in_transcripts).value(:bool) }
+
+      # What a course keeps of what was written.
+      patch '/api/courses/:id' do |id|
+        role = archive.people.courses(someone![:id])[id]
+        raise Core::Refusal.new(:staff_only, 'Only instructors decide that.') unless role == 'instructor'
+
+        facts = Core::Contract.check(POLICY, input)
+        archive.update_course(id, **facts)
+        json(facts)
+      end
+
       private
 
       def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }

@@ -35,7 +35,8 @@ module Veranda
         raise Core::Refusal.new(:no_such_class, 'There is no such class.') if row[:rehearsal] && !person.staff?
 
         json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal],
-             recording: recording(row, lesson), shared: archive.recordings.shared?(id))
+             recording: recording(row, lesson), shared: archive.recordings.shared?(id),
+             private_in_transcripts: archive.course(lesson[:course_id])[:private_in_transcripts])
       end
 
       # Who may be expected: the course's students, and guests who were let in before.

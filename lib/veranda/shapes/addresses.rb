@@ -19,6 +19,7 @@ module Veranda
         'POST /api/links/look' => shape(:LookedAt),
         'POST /api/links/enter' => object({ to: STRING }),
         'GET /api/courses' => list(shape(:Course)),
+        'PATCH /api/courses/:id' => object({ private_in_transcripts: BOOLEAN }),
         'GET /api/desk' => shape(:DeskFacts),
         'POST /api/lessons' => ID,
         'GET /api/lessons/:id' => either(shape(:LessonFacts), shape(:OpenLesson)),

@@ -62,7 +62,7 @@ module Veranda
         News: object({ board: STRING, person: STRING, name: STRING, count: INTEGER, at: MOMENT },
                      about: 'What somebody did on a board since one last looked.'),
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
-                                       shared: BOOLEAN },
+                                       shared: BOOLEAN, private_in_transcripts: BOOLEAN },
                            about: '`recording`: whether there is something to watch afterwards, now or once staff share it.'),
         HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER, hands: INTEGER,
                            floors: INTEGER, signals: INTEGER },

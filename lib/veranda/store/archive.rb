@@ -29,8 +29,11 @@ module Veranda
       # @return [LessonCopies]
       def copies = LessonCopies.new(self)
 
-      # @return [Hash] `{ id:, name: }`
+      # @return [Hash] `{ id:, name:, private_in_transcripts: }`
       def course(id) = @db[:courses].first(id: id)
+
+      # @param changes [Hash] `private_in_transcripts:`
+      def update_course(id, **changes) = @db[:courses].where(id: id).update(changes)
     end
   end
 end

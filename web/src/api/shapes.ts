@@ -1714,6 +1714,7 @@ export interface ClassFacts {
   rehearsal: boolean;
   recording: 'none' | 'waiting' | 'ready';
   shared: boolean;
+  private_in_transcripts: boolean;
 }
 /**
  * What one student did in a class so far; `spells` are half minutes in which they did anything.

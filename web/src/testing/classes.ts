@@ -108,5 +108,6 @@ export const classFacts = (more: Partial<ClassFacts> = {}): ClassFacts => ({
   rehearsal: false,
   recording: 'none',
   shared: false,
+  private_in_transcripts: false,
   ...more,
 });

@@ -11,6 +11,8 @@ Sequel.migration do
         ADD COLUMN copy_of text REFERENCES boards ON DELETE CASCADE,
         ADD COLUMN owner_id text REFERENCES people ON DELETE CASCADE,
         ADD CONSTRAINT boards_own_copy UNIQUE (sitting_id, copy_of, owner_id);
+      -- Whether what was written to staff in private is part of what is saved of a class.
+      ALTER TABLE courses ADD COLUMN private_in_transcripts boolean NOT NULL DEFAULT false;
     SQL
   end
 
@@ -18,6 +20,7 @@ Sequel.migration do
     run <<~SQL
       DELETE FROM boards WHERE copy_of IS NOT NULL;
       UPDATE boards SET audience = 'staff' WHERE audience = 'people';
+      ALTER TABLE courses DROP COLUMN private_in_transcripts;
       ALTER TABLE boards DROP COLUMN people, DROP COLUMN sitting_id, DROP COLUMN copy_of, DROP COLUMN owner_id,
         DROP CONSTRAINT boards_audience_check,
         ADD CONSTRAINT boards_audience_check CHECK (audience IN ('everyone', 'staff'));

@@ -8,6 +8,7 @@ import type { SittingState } from '../../live/sitting';
 import { Ribbon } from '../../parts/frame/Ribbon';
 import { clockTime, count, duration } from '../../parts/words/times';
 import { DoorsCard } from './DoorsCard';
+import { Transcript } from './Transcript';
 import { isStaff } from '../../parts/words/people';
 
 interface Props {
@@ -63,6 +64,7 @@ export function ClassEnded({ sitting, you, facts }: Props) {
             Go to the desk
           </Button>
         </Box>
+        {you.staff && <Transcript facts={facts} you={you} />}
       </DoorsCard>
     </Box>
   );
