@@ -11,9 +11,11 @@ module Veranda
         json(people: Core::Rights::Survey.of(sitting, place, state, at: hub.clock.call, person: params['person']))
       end
 
-      # Who has been heard since the doors opened, whoever was heard least first, and how evenly that is spread.
+      # Who has been heard since the doors opened, or (`over=course`) in all classes of the course; whoever was heard least first, and how
+      # evenly that is spread.
       get '/api/classes/:id/places/:place/heard' do |id, place|
-        heard = Core::Insights::Heard.new(sitting = conducted(id, place), place, tallies(sitting, place))
+        sitting = conducted(id, place)
+        heard = Core::Insights::Heard.new(sitting, place, params['over'] == 'course' ? tallies_of_course(id) : tallies(sitting, place))
         json(people: heard.rows, gini: heard.gini)
       end
 
@@ -90,9 +92,16 @@ module Veranda
         names = Core::Streams::StreamName
         copies = archive.log.state(names.staff(sitting.id)).first.copies.keys
         boards = [*sitting.boards.map { |board| board[:id] }, *copies].map { |board| names.board(board) }
-        streams = [names.place(sitting.id, place), names.exchange(sitting.id, place), *boards]
-        kinds = Core::Insights::Heard::KINDS.keys
-        archive.log.tallies(streams, kinds, from: sitting.opened_at || 0, spell: Core::Insights::Heard::SPELL)
+        count([names.place(sitting.id, place), names.exchange(sitting.id, place), *boards], from: sitting.opened_at || 0)
+      end
+
+      def tallies_of_course(id)
+        lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
+        count(archive.sittings.streams_of_course(lesson[:course_id]), from: 0)
+      end
+
+      def count(streams, from:)
+        archive.log.tallies(streams, Core::Insights::Heard::KINDS.keys, from: from, spell: Core::Insights::Heard::SPELL)
       end
     end
   end

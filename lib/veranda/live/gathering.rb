@@ -53,7 +53,9 @@ module Veranda
 
         @lane.visit do |performer|
           refusal = @welcomes.turned_away(peer, performer)
-          refusal ? peer.fault(refusal) : join(peer, seen)
+          next peer.fault(refusal) if refusal
+
+          peer.unseen? ? look_in(peer, performer, seen) : join(peer, seen)
         end
       end
 
@@ -160,6 +162,9 @@ module Veranda
 
       # Somebody may have gone again while it was not yet their turn.
       def here?(peer) = @peers.include?(peer)
+
+      # Nobody is told, and no seat is taken.
+      def look_in(peer, performer, seen) = (@welcomes.teach(peer, performer, seen) if here?(peer))
 
       def join(peer, seen)
         return unless here?(peer)

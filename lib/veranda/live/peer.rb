@@ -59,6 +59,9 @@ module Veranda
         send_message(**{ t: 'error', id: id, code: refusal.code, says: refusal.says }.compact)
       end
 
+      # @return [Boolean] whether they look into a class without taking a seat, as staff may
+      def unseen? = @unseen && @person.staff?
+
       def close = @line.hang_up
 
       # Says why, and ends the connection once that is told.
@@ -121,6 +124,7 @@ module Veranda
         raise Core::Refusal.new(:already_here, 'This connection has said hello already.') if @gathering
 
         gathering, @person, @sitting_id = admitted(message)
+        @unseen = message[:unseen] || false
         @gathering = gathering
         gathering.welcome(self, message[:seen] || {})
       rescue *Store::Database::AWAY => e

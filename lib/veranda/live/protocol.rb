@@ -22,6 +22,7 @@ module Veranda
           optional(:sitting).value(Core::Types::ID)
           optional(:lesson).value(Core::Types::ID)
           optional(:seen).value(:hash)
+          optional(:unseen).value(:bool)
         end,
         'do' => Core::Contract.define do
           required(:t).filled(:string)

@@ -37,6 +37,17 @@ module Veranda
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)
       end
 
+      # @param course_id [String]
+      # @return [Array<String>] streams of what was said and drawn in the main rooms of all classes of a course, and on its boards
+      def streams_of_course(course_id)
+        names = Core::Streams::StreamName
+        classes = @db[:sittings].join(:lessons, id: :lesson_id).where(course_id: course_id,
+                                                                      rehearsal: false).select_map(Sequel[:sittings][:id])
+        boards = @db[:boards].join(:lessons, id: :lesson_id).where(course_id: course_id, rehearsal_id: nil).select_map(Sequel[:boards][:id])
+        main = Core::Sittings::Places::MAIN
+        classes.flat_map { |id| [names.place(id, main), names.exchange(id)] } + boards.map { |id| names.board(id) }
+      end
+
       # Sets up a class, with its streams ready for `class.plan`.
       # @return [String] id
       def create(lesson_id, rehearsal: false, id: Ids.call)

@@ -52,7 +52,7 @@ export class LiveClient {
    * @param perFrame tells of what is heard together, once for each picture that the screen shows
    */
   constructor(
-    private scope: { sitting: string } | { lesson: string },
+    private scope: { sitting: string; unseen?: boolean } | { lesson: string },
     open?: () => WebSocket,
     known?: () => Promise<boolean>,
     perFrame: (act: () => void) => () => void = oncePerFrame,

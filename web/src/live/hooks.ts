@@ -19,16 +19,19 @@ export function useLive(): LiveClient {
   return client;
 }
 
-/** Opens a connection for as long as the component lives. */
-export function useLiveClient(kind: 'sitting' | 'lesson', id: string): LiveClient | null {
+/**
+ * Opens a connection for as long as the component lives.
+ * @param unseen whether one looks into the class without taking a seat, as staff may
+ */
+export function useLiveClient(kind: 'sitting' | 'lesson', id: string, unseen = false): LiveClient | null {
   const [client, setClient] = useState<LiveClient | null>(null);
   useEffect(() => {
-    const opened = new LiveClient(kind === 'sitting' ? { sitting: id } : { lesson: id });
+    const opened = new LiveClient(kind === 'sitting' ? { sitting: id, ...(unseen && { unseen }) } : { lesson: id });
     // A connection is of the outside world: it is made here, and closed when the component goes.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setClient(opened);
     return () => opened.close();
-  }, [kind, id]);
+  }, [kind, id, unseen]);
   return client;
 }
 

@@ -17,8 +17,8 @@ export default function ClassOfLesson() {
 
   useEffect(() => mutate(), [mutate]);
   useEffect(() => {
-    if (data) go(`/classes/${data.sitting}`, { replace: true });
-  }, [data, go]);
+    if (data) go(`/classes/${data.sitting}${query.has('unseen') ? '?unseen' : ''}`, { replace: true });
+  }, [data, go, query]);
 
   if (!error) return <Waiting says="Going to the class" />;
   return (

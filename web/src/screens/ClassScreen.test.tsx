@@ -14,6 +14,7 @@ vi.mock('../api/http', async (original) => ({
   ...(await original<object>()),
   get: (path: string) => {
     if (path === '/api/session') return Promise.resolve(session);
+    if (path.startsWith('/api/lessons/')) return Promise.resolve({ boards: [{ id: 'b1', name: 'Lights recap' }] });
     return facts instanceof Error ? Promise.reject(facts) : Promise.resolve(facts);
   },
 }));
@@ -71,6 +72,7 @@ describe('a class by its address', () => {
     const waits = { title: 'Fog', course: 'Navigation', starts_at: Date.now() + 60_000, minutes: 60, rehearsal: false };
     await tell(welcome({ 'place/s.waiting': place({ welcome: waits }) }));
     expect(screen.getByText(/You need do nothing but wait/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Lights recap' }).getAttribute('href')).toBe('/lessons/rules?board=b1');
     await tell({ t: 'gained', stream: SITTING, head: 1, view: sitting() });
     await tell({ t: 'gained', stream: PLACE, head: 1, view: place() });
     await tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [], pinned: [] } });

@@ -1,8 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { lazy } from 'react';
-import { useParams } from 'react-router';
-import { Link } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
 import { useSession } from '../api/session';
 import type { ClassFacts } from '../api/shapes';
@@ -22,14 +21,15 @@ const SignIn = lazy(() => import('./SignIn'));
 /** A class: at the doors, under way, or over. */
 export default function ClassScreen() {
   const { id } = useParams();
+  const [query] = useSearchParams();
   const session = useSession();
   // Nothing waits for the answer: whoever is signed in, as nearly everyone is, is on the way already.
   if (session.data && !session.data.person) return <SignIn />;
-  return <Connected id={id!} />;
+  return <Connected id={id!} unseen={query.has('unseen')} />;
 }
 
-function Connected({ id }: { id: string }) {
-  const client = useLiveClient('sitting', id);
+function Connected({ id, unseen }: { id: string; unseen: boolean }) {
+  const client = useLiveClient('sitting', id, unseen);
   if (!client) return <Waiting />;
   return (
     <LiveContext value={client}>
@@ -48,7 +48,8 @@ function Stage({ id }: { id: string }) {
   if (status === 'refused') return <Refusal says={trouble?.says ?? 'This class is not open to you.'} />;
   if (facts.error) return <Refusal says={facts.error.message} />;
   if (!you || !facts.data) return <Waiting says="Going to the class" />;
-  if (!sitting) return doors ? <WaitingRoom doors={doors} /> : <Waiting says="Going to the class" />;
+  if (!sitting)
+    return doors ? <WaitingRoom doors={doors} lesson={facts.data.lesson} /> : <Waiting says="Going to the class" />;
   if (sitting.status === 'planned') return <Doors sitting={sitting} you={you} facts={facts.data} />;
   if (sitting.status === 'ended') return <ClassEnded sitting={sitting} you={you} facts={facts.data} />;
   return <Teaching sitting={sitting} you={you} facts={facts.data} />;

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
+import { useState } from 'react';
 import { useLive, useServerNow } from '../../live/hooks';
 import type { SittingState } from '../../live/sitting';
 import { placeStream } from '../../live/streams';
@@ -20,13 +21,28 @@ interface Props {
 export function Heard({ sitting, at, onClose }: Props) {
   const live = useLive();
   const now = useServerNow(HEARD_EVERY);
-  const data = useHeard(sitting.id, at);
+  const [over, setOver] = useState<'class' | 'course'>('class');
+  const data = useHeard(sitting.id, at, true, over);
   const name = (person: string) => sitting.seats.find(({ id }) => id === person)?.name ?? 'Somebody';
   return (
     <Dialog open onClose={onClose} aria-labelledby="heard" maxWidth="sm" fullWidth>
       <DialogContent>
         <Box component="h2" id="heard" sx={{ mt: 0, mb: 0.5, typography: 'h2' }}>
           Who has not been heard
+        </Box>
+        <Box role="group" aria-label="Counted over" sx={{ display: 'flex', gap: 1, mb: 1 }}>
+          {(['class', 'course'] as const).map((what) => (
+            <Button
+              key={what}
+              size="small"
+              variant={over === what ? 'contained' : 'outlined'}
+              color={over === what ? 'primary' : 'inherit'}
+              aria-pressed={over === what}
+              onClick={() => setOver(what)}
+            >
+              {what === 'class' ? 'In this class' : 'In the whole course'}
+            </Button>
+          ))}
         </Box>
         <Box sx={{ color: 'text.secondary', mb: 1.5 }}>{data ? evenness(data.gini) : 'Counting'}</Box>
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>

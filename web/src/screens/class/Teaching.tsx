@@ -4,6 +4,8 @@ import type { ClassFacts, You } from '../../api/shapes';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { MAIN, placeStream, sittingStream } from '../../live/streams';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { Waiting } from '../../parts/frame/Waiting';
 import { ClassRibbon } from './ClassRibbon';
@@ -20,6 +22,22 @@ export function Teaching(props: Props) {
   const at = useMyPlace(props.sitting.id) ?? MAIN;
   const place = usePlace(props.sitting.id, at);
   return place ? <InPlace {...props} at={at} place={place} /> : <Waiting says="Going in" />;
+}
+
+/** Staff who look in take no seat, and nobody is told of them; by this they take one. */
+function Unseen({ sitting }: { sitting: string }) {
+  return (
+    <Box
+      component="section"
+      aria-label="You are unseen"
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.5, bgcolor: 'veranda.wash' }}
+    >
+      <Box sx={{ flex: 1 }}>You look in unseen: you are not on the bench, and nobody was told.</Box>
+      <Button size="small" component={Link} to={`/classes/${sitting}`} replace>
+        Take a seat
+      </Button>
+    </Box>
+  );
 }
 
 function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place: PlaceState }) {
@@ -47,6 +65,9 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <ClassRibbon sitting={sitting} you={you} rehearsal={facts.rehearsal} />
+      {!sitting.seats.some(({ id, presence }) => id === you.id && presence !== 'left') && (
+        <Unseen sitting={sitting.id} />
+      )}
       <PlaceView
         sitting={sitting}
         place={place}

@@ -1,6 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
+import { get } from '../../api/http';
+import type { LessonFacts } from '../../api/shapes';
 import { INKS, WASHES } from '../../api/contracts';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
@@ -9,8 +12,54 @@ import { Waiting } from '../../parts/frame/Waiting';
 import { DoorsCard } from './DoorsCard';
 import { ToGo } from './ToGo';
 
+/** The boards that are open for reading outside of class, each in a page of its own so that one goes on waiting here. */
+function ToRead({ lesson }: { lesson: string }) {
+  const { data } = useQuery({
+    queryKey: ['lesson', lesson],
+    queryFn: () => get<Pick<LessonFacts, 'boards'>>(`/api/lessons/${lesson}`),
+  });
+  if (!data || data.boards.length === 0) return null;
+  return (
+    <Box component="section" aria-label="To read meanwhile" sx={{ mt: 3 }}>
+      <Box component="h3" sx={{ typography: 'h3', m: 0, mb: 1 }}>
+        To read meanwhile
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
+        {data.boards.map(({ id, name }) => (
+          <Box
+            key={id}
+            component="a"
+            href={`/lessons/${lesson}?board=${id}`}
+            target="_blank"
+            rel="noreferrer"
+            sx={{
+              width: 150,
+              color: 'inherit',
+              textDecoration: 'none',
+              bgcolor: 'background.paper',
+              border: 1,
+              borderColor: 'divider',
+              borderRadius: 1,
+              overflow: 'hidden',
+            }}
+          >
+            <Box
+              component="img"
+              src={`/api/boards/${id}/small.svg`}
+              alt=""
+              loading="lazy"
+              sx={{ display: 'block', width: 1, height: 84, objectFit: 'cover', objectPosition: 'top' }}
+            />
+            <Box sx={{ p: 1, fontSize: 14 }}>{name}</Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
 /** Where students are until they are let in: what class it is, when it begins and who is there to teach it. */
-export function WaitingRoom({ doors }: { doors: PlaceState }) {
+export function WaitingRoom({ doors, lesson }: { doors: PlaceState; lesson: string }) {
   const live = useLive();
   const go = useNavigate();
   const { welcome, hosts } = doors;
@@ -53,6 +102,7 @@ export function WaitingRoom({ doors }: { doors: PlaceState }) {
               : 'The doors open soon. The instructor is not here yet.'}{' '}
           You need do nothing but wait.
         </Box>
+        <ToRead lesson={lesson} />
       </DoorsCard>
     </Box>
   );

@@ -401,9 +401,16 @@ describe('at the doors', () => {
   it('are told to who waits: whether the class is going on', () => {
     const live = connection({ streams: { 'place/s.waiting': place({ begun: true, welcome: WELCOME }) } });
     render(
-      <WaitingRoom doors={place({ begun: true, welcome: WELCOME, hosts: [{ id: 'o', name: 'Odalys Brandt' }] })} />,
+      <WaitingRoom
+        lesson="rules"
+        doors={place({ begun: true, welcome: WELCOME, hosts: [{ id: 'o', name: 'Odalys Brandt' }] })}
+      />,
       {
-        wrapper: ({ children }) => <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>,
+        wrapper: ({ children }) => (
+          <QueryClientProvider client={new QueryClient()}>
+            <MemoryRouter>{live.wrapper({ children })}</MemoryRouter>
+          </QueryClientProvider>
+        ),
       },
     );
     expect(screen.getByText(/The class is going on. Odalys Brandt lets you in./)).toBeTruthy();

@@ -9,18 +9,26 @@ export const HEARD_EVERY = 10_000;
 /**
  * Who was heard least and longest ago, first, and how evenly a place is heard; undefined until it is counted.
  * @param wanted whether anybody looks
+ * @param over whether it is counted in this class, or in all of its course
  */
-export function useHeard(sitting: string, at: string, wanted = true) {
+export function useHeard(sitting: string, at: string, wanted = true, over: 'class' | 'course' = 'class') {
   return useQuery({
-    queryKey: ['heard', sitting, at],
-    queryFn: () => get<{ people: HeardRow[]; gini: number | null }>(`/api/classes/${sitting}/places/${at}/heard`),
+    queryKey: ['heard', sitting, at, over],
+    queryFn: () =>
+      get<{ people: HeardRow[]; gini: number | null }>(
+        `/api/classes/${sitting}/places/${at}/heard${over === 'course' ? '?over=course' : ''}`,
+      ),
     enabled: wanted,
     refetchInterval: HEARD_EVERY,
     gcTime: 0,
   }).data;
 }
 
-const ago = (ms: number) => (ms < 60_000 ? 'just now' : `${Math.floor(ms / 60_000)} min ago`);
+function ago(ms: number): string {
+  if (ms < 60_000) return 'just now';
+  if (ms < 90 * 60_000) return `${Math.floor(ms / 60_000)} min ago`;
+  return ms < 36 * 3_600_000 ? `${Math.round(ms / 3_600_000)} hours ago` : `${Math.round(ms / 86_400_000)} days ago`;
+}
 
 /** What somebody did so far and when last, in words: `3 min ago · 3 posts, 40 marks`. */
 export function heardWords({ last, posts, marks, hands, floors, signals }: HeardRow, now: number): string {

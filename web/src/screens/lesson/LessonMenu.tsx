@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { LessonFacts } from '../../api/shapes';
 import { MenuWord } from '../../parts/fields/MenuWord';
 import { useSaving } from '../../parts/hooks/useSaving';
@@ -28,6 +29,9 @@ export function LessonMenu({ lesson }: { lesson: LessonFacts }) {
             onClick={() => close(() => save(`/api/lessons/${lesson.id}.pdf`))}
           >
             Save all boards as one PDF
+          </MenuItem>,
+          <MenuItem key="unseen" component={Link} to={`/lessons/${lesson.id}/class?unseen`}>
+            Look into the class unseen
           </MenuItem>,
           <MenuItem key="zip" onClick={() => close(() => save(`/api/lessons/${lesson.id}.zip`))}>
             Save the lesson as a zip

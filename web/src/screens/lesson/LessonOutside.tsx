@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { LessonFacts } from '../../api/shapes';
 import { BoardPaper } from '../../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../../live/hooks';
@@ -12,9 +12,10 @@ import { clockTime, day } from '../../parts/words/times';
 
 /** For students, before and after the class: the boards they may read, and those they may work on. */
 export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
+  const [query] = useSearchParams();
   const client = useLiveClient('lesson', lesson.id);
   const boards = [...lesson.boards, ...lesson.copies.map((copy) => ({ ...copy, name: `Your copy of ${copy.name}` }))];
-  const [chosen, setChosen] = useState(boards[0]?.id);
+  const [chosen, setChosen] = useState(query.get('board') ?? boards[0]?.id);
   const [page, setPage] = useState<string | null>(null);
   const board = boards.find(({ id }) => id === chosen) ?? boards[0];
   const saving = useSaving();
