@@ -21,6 +21,7 @@ module Veranda
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
                        may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES) })
 
+      LEADS = one_of(Core::Lessons::LessonContract::LEADS)
       SIGN = one_of(Core::Exchange::React::SIGNS)
       PARKED = one_of(Core::Exchange::Park::STATES)
 
@@ -40,6 +41,7 @@ module Veranda
                        presence: one_of('here', 'dropped', 'left', 'out') },
                      about: "One person's place in a class."),
         SittingStep: object({ id: STRING, title: STRING, minutes: INTEGER },
+                            may: { leads: LEADS },
                             about: 'A step as everyone may know it; what else is planned for it only staff know.'),
         SittingBoard: object({ id: STRING, name: STRING }, may: { first_page: STRING }),
 
@@ -54,7 +56,7 @@ module Veranda
         Partners: object({ round: STRING, people: list(shape(:Author)) }, about: 'Who was paired with somebody, and they themselves.'),
         Paired: object({ round: STRING, seed: INTEGER, pairs: list(shape(:PairRow)) }),
         StaffStep: object({ id: STRING, title: STRING, minutes: INTEGER, shortest: INTEGER, board: maybe(STRING) },
-                          may: { notes: STRING, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
+                          may: { notes: STRING, leads: LEADS, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
                           about: 'A step with what only staff know of it.'),
         StaffBoard: object({ id: STRING, name: STRING, audience: one_of(Core::Lessons::Audience::KINDS) },
                            may: { people: list(STRING), outside: one_of('closed', 'read', 'work'), first_page: STRING }),

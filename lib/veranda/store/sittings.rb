@@ -156,7 +156,7 @@ module Veranda
         lesson[:steps].map do |step|
           here = ->(id) { (place = places.index(id)) && boards[place][:id] }
           cues = step[:cues].map { |cue| cue.merge({ board: here.call(cue[:board]) }.compact) }
-          step.slice(:id, :title, :minutes, :shortest, :notes, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
+          step.slice(:id, :title, :minutes, :shortest, :notes, :leads, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
         end
       end
     end

@@ -957,6 +957,7 @@ export interface SittingStep {
   id: string;
   title: string;
   minutes: number;
+  leads?: 'paper' | 'people' | 'words';
 }
 export interface SittingBoard {
   id: string;
@@ -1003,6 +1004,7 @@ export interface StaffStep {
   shortest: number;
   board: string | null;
   notes?: string;
+  leads?: 'paper' | 'people' | 'words';
   material?: string | null;
   rules?: {
     [k: string]: boolean;
@@ -1590,6 +1592,7 @@ export interface Step {
   minutes: number;
   shortest: number;
   notes: string;
+  leads: 'paper' | 'people' | 'words';
   board: string | null;
   material: string | null;
   rules: {
@@ -1625,6 +1628,7 @@ export interface LessonFacts {
       minutes: number;
       shortest: number;
       notes: string;
+      leads: 'paper' | 'people' | 'words';
       board: string | null;
       material: string | null;
       rules: {

@@ -72,7 +72,9 @@ describe('a class by its address', () => {
     const waits = { title: 'Fog', course: 'Navigation', starts_at: Date.now() + 60_000, minutes: 60, rehearsal: false };
     await tell(welcome({ 'place/s.waiting': place({ welcome: waits }) }));
     expect(screen.getByText(/You need do nothing but wait/)).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Lights recap' }).getAttribute('href')).toBe('/lessons/rules?board=b1');
+    expect((await screen.findByRole('link', { name: 'Lights recap' })).getAttribute('href')).toBe(
+      '/lessons/rules?board=b1',
+    );
     await tell({ t: 'gained', stream: SITTING, head: 1, view: sitting() });
     await tell({ t: 'gained', stream: PLACE, head: 1, view: place() });
     await tell({ t: 'gained', stream: EXCHANGE, head: 0, view: { posts: [], pinned: [] } });

@@ -6,6 +6,7 @@ export const step = (id: string, more: Partial<Step> = {}): Step => ({
   minutes: 10,
   shortest: 5,
   notes: '',
+  leads: 'paper',
   board: null,
   material: null,
   rules: null,

@@ -7,6 +7,9 @@ module Veranda
     module Lessons
       # What may be written into a lesson's form, and the sense it has to make.
       module LessonContract
+        # What is large for everyone in a step: the paper, the people, or the words.
+        LEADS = %w[paper people words].freeze
+
         STEP = Dry::Schema.JSON do
           required(:id).value(Types::ID)
           required(:title).value(:string, max_size?: 120)
@@ -15,6 +18,7 @@ module Veranda
           required(:notes).value(:string, max_size?: 4000)
           required(:board).maybe(Types::ID)
           optional(:material).maybe(Types::ID)
+          optional(:leads).value(:string, included_in?: LEADS)
           optional(:rules).maybe(:hash) do
             Rights::RIGHTS.each_key { |right| optional(right).value(:bool) }
           end
@@ -37,7 +41,7 @@ module Veranda
         end
 
         # What steps have that say nothing of it.
-        PLAIN = { material: nil, rules: nil, cues: [] }.freeze
+        PLAIN = { material: nil, rules: nil, cues: [], leads: 'paper' }.freeze
 
         module_function
 

@@ -39,6 +39,7 @@ module Veranda
             required(:shortest).value(:integer, gteq?: 0)
             required(:board).maybe(Types::ID)
             optional(:notes).value(:string)
+            optional(:leads).value(:string, included_in?: Lessons::LessonContract::LEADS)
             optional(:material).maybe(Types::ID)
             optional(:rules).maybe(:hash) { Rights::RIGHTS.each_key { |right| optional(right).value(:bool) } }
             optional(:cues).array(:hash, Lessons::Cues::CONTRACT)
@@ -53,7 +54,7 @@ module Veranda
           required(:rehearsal).value(:bool)
         end
 
-        PUBLIC_STEP = %i[id title minutes].freeze
+        PUBLIC_STEP = %i[id title minutes leads].freeze
         PUBLIC_BOARD = %i[id name first_page].freeze
         WELCOME = %i[title course starts_at minutes rehearsal words ink].freeze
 

@@ -25,15 +25,16 @@ export interface Group {
 
 /**
  * `line`, where there is little room: people in one line, and what concerns oneself below it. `few`: up to three people in a narrow line, so
- * that nobody looks at an empty hall. `many`: rows of small seats, as over 24 do not fit.
+ * that nobody looks at an empty hall. `many`: rows of small seats, as over 24 do not fit. `hall`: rows of large ones, where people lead.
  */
-export type BenchForm = 'plain' | 'line' | 'few' | 'many';
+export type BenchForm = 'plain' | 'line' | 'few' | 'many' | 'hall';
 
 const FEW = 3;
 const MANY = 24;
 
-export function formOf(wide: boolean, people: number): BenchForm {
+export function formOf(wide: boolean, people: number, lead = false): BenchForm {
   if (!wide) return 'line';
+  if (lead) return 'hall';
   return people <= FEW ? 'few' : people > MANY ? 'many' : 'plain';
 }
 
@@ -57,8 +58,15 @@ const LIES: Record<BenchForm, object> = {
   few: { height: 60, display: 'flex' },
   plain: { height: 104, display: 'flex' },
   many: { height: 112, display: 'flex' },
+  hall: { height: 'min(44vh, 380px)', display: 'flex' },
 };
-const SIZES: Record<BenchForm, SeatSize> = { line: 'small', few: 'named', plain: 'large', many: 'small' };
+const SIZES: Record<BenchForm, SeatSize> = {
+  line: 'small',
+  few: 'named',
+  plain: 'large',
+  many: 'small',
+  hall: 'hall',
+};
 
 /** The row of people present, and at its right what concerns oneself. */
 export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onWrite, children }: Props) {
@@ -87,8 +95,9 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
   };
   useShortcuts(you.staff ? { g: ['Go to a person', () => setFinding(true)] } : {});
   const oneLine = form === 'line';
+  const rows = form === 'many' || form === 'hall';
   const row = {
-    flexWrap: form === 'many' ? 'wrap' : 'nowrap',
+    flexWrap: rows ? 'wrap' : 'nowrap',
     display: 'flex',
     gap: 0.5,
     alignItems: 'center',
@@ -107,8 +116,8 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
             minWidth: 0,
             // A bar to scroll with takes room below, and must not push hands out above.
             alignItems: form === 'plain' ? 'flex-start' : 'center',
-            overflowX: form === 'many' ? 'hidden' : 'auto',
-            overflowY: form === 'many' ? 'auto' : 'hidden',
+            overflowX: rows ? 'hidden' : 'auto',
+            overflowY: rows ? 'auto' : 'hidden',
             px: 1,
             pt: oneLine ? 0.75 : form === 'plain' ? 1.75 : 1,
             pb: form === 'plain' ? 0 : 0.75,
@@ -120,7 +129,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
               key={id}
               role="group"
               aria-label={name ?? 'Everyone'}
-              sx={{ ...row, flex: form === 'many' ? '1 1 auto' : 'none' }}
+              sx={{ ...row, flex: rows ? '1 1 auto' : 'none' }}
             >
               {name && <Box sx={{ fontSize: 13, color: 'text.secondary', px: 0.5 }}>{name}</Box>}
               {seats.map((seat) => (

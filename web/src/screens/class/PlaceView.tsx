@@ -4,7 +4,7 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
 import { useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { present, type SittingState } from '../../live/sitting';
+import { currentStep, present, type SittingState } from '../../live/sitting';
 import { placeStream } from '../../live/streams';
 import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
@@ -18,7 +18,9 @@ import { Bench, formOf } from './Bench';
 import { ClassPaper } from './ClassPaper';
 import { Hands } from './Hands';
 import { Tell } from './Tell';
+import { Region } from './Region';
 import { useHeard } from './useHeard';
+import { useRegions } from './useRegions';
 import { useRoaming } from './useRoaming';
 
 // Only staff have one.
@@ -62,7 +64,9 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
     setWall(null);
     looking.look(board, page);
   };
-  const unread = useUnread(sitting.id, at, you.id, wide || panel === 'exchange');
+  const regions = useRegions(you.id, currentStep(sitting)?.leads);
+  const reading = wide ? regions.words !== 'folded' : panel === 'exchange';
+  const unread = useUnread(sitting.id, at, you.id, reading);
   const sheet = staff && (
     <Fallible what="The sheet" of={at}>
       <Suspense fallback={<Box sx={{ width: { md: 232 } }} />}>
@@ -79,18 +83,29 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const heard = useHeard(sitting.id, at, arrangement.order === 'heard');
   const people = useMemo(() => present(sitting), [sitting]);
   const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
-  const form = formOf(wide, people.length);
+  const form = formOf(wide, people.length, regions.people);
   const oneLine = form === 'line' || form === 'few';
   const write = (...people: string[]) => {
     setWanted({ people });
     if (!wide) setPanel('exchange');
+    else if (regions.words === 'folded') regions.set('words', 'usual');
   };
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
     <>
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
-        {wide && sheet}
+        {wide && sheet && (
+          <Region
+            name="Sheet"
+            side="left"
+            width={regions.sheet}
+            takes={{ usual: 232, wide: 232 }}
+            onWidth={(width) => regions.set('sheet', width)}
+          >
+            {sheet}
+          </Region>
+        )}
         <Fallible what="The board" of={place.shown?.board}>
           <ClassPaper
             {...{ sitting, place, room, you, course, looking, wall }}
@@ -99,18 +114,17 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           />
         </Fallible>
         {wide ? (
-          <Box
-            sx={{
-              width: 288,
-              flex: 'none',
-              bgcolor: 'background.paper',
-              borderLeft: 1,
-              borderColor: 'divider',
-              display: 'flex',
-            }}
+          <Region
+            name="Exchange"
+            side="right"
+            width={regions.words}
+            takes={{ usual: 288, wide: 'min(560px, 44%)' }}
+            widens
+            news={unread > 0 ? `${unread} new` : null}
+            onWidth={(width) => regions.set('words', width)}
           >
             {words}
-          </Box>
+          </Region>
         ) : (
           panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
         )}

@@ -4,8 +4,8 @@ import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Seat } from '../../api/shapes';
 import { firstName, initials, washOf } from '../../parts/words/people';
 
-/** `large` with the name below; `small` with initials alone; `named` the same with the name beside. */
-export type SeatSize = 'large' | 'small' | 'named';
+/** `hall` and `large` with the name below; `small` with initials alone; `named` the same with the name beside. */
+export type SeatSize = 'hall' | 'large' | 'small' | 'named';
 
 interface Props {
   seat: Seat;
@@ -24,7 +24,9 @@ interface Props {
 
 /** One person on the bench. */
 export function SeatView({ seat, me, picture, size, hand, word, floor = false, onOpen }: Props) {
-  const small = size !== 'large';
+  const hall = size === 'hall';
+  const small = !hall && size !== 'large';
+  const side = hall ? 108 : small ? 44 : 60;
   const named = size === 'named';
   const away = seat.presence === 'dropped';
   const words = away ? 'reconnecting' : word;
@@ -37,7 +39,7 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, o
       sx={{
         position: 'relative',
         flex: 'none',
-        width: named ? 'auto' : small ? 46 : 72,
+        width: named ? 'auto' : side + (small ? 2 : 12),
         p: 0,
         ...(named && { display: 'flex', alignItems: 'center', gap: 0.75, pr: 2 }),
         border: 'none',
@@ -53,14 +55,14 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, o
       <Box
         sx={{
           position: 'relative',
-          width: small ? 44 : 60,
-          height: small ? 44 : 60,
+          width: side,
+          height: side,
           mx: 'auto',
           borderRadius: 1.25,
           display: 'grid',
           placeItems: 'center',
           fontWeight: 700,
-          fontSize: 17,
+          fontSize: hall ? 26 : 17,
           color: '#23313A',
           // Whoever is away loses the colour, never the words: those have to stay readable.
           bgcolor: away ? 'background.paper' : washOf(seat.id),

@@ -43,11 +43,9 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: P
       component="aside"
       aria-label="Sheet"
       sx={{
-        width: { xs: 1, md: 232 },
+        width: 1,
         flex: 'none',
         bgcolor: 'background.paper',
-        borderRight: 1,
-        borderColor: 'divider',
         p: 1.75,
         display: 'flex',
         flexDirection: 'column',

@@ -68,9 +68,9 @@ const joined = (you = FARAH, streams: Record<string, unknown> = {}) => {
     </QueryClientProvider>
   );
   const Room = () => <Teaching sitting={useSitting('s')!} you={you} facts={classFacts()} />;
-  render(<Room />, { wrapper });
+  const { unmount } = render(<Room />, { wrapper });
   const followed = () => live.socket.said.filter(({ t }) => t === 'follow').map(({ streams }) => streams);
-  return { ...live, followed };
+  return { ...live, followed, unmount };
 };
 let seq = 0;
 beforeEach(() => (seq = 0));
@@ -227,5 +227,33 @@ describe('pairs', () => {
     expect(pairs.textContent).toContain('1 of 1 pairs doneJonas and Farah: done');
     fireEvent.click(within(pairs).getByRole('button', { name: 'End the pairs' }));
     expect(asked().at(-1)).toEqual(['class.end_pairs', {}]);
+  });
+});
+
+describe('the regions beside the paper', () => {
+  beforeEach(() => localStorage.clear());
+  const written = { id: 'p', to: 'everyone', name: 'Jonas Whitlock', text: 'Which lights?' };
+
+  it('are folded by each for themselves, kept, and tell what is new', () => {
+    const { tell, unmount } = joined(FARAH);
+    fireEvent.click(screen.getByRole('button', { name: 'Fold the exchange' }));
+    expect(screen.queryByLabelText('Posts')).toBeNull();
+    tell(entry(EXCHANGE, 'posted', written, 'jonas'));
+    expect(screen.getByRole('button', { name: 'Exchange, 1 new' })).toBeTruthy();
+    unmount();
+    joined(FARAH);
+    fireEvent.click(screen.getByRole('button', { name: /^Exchange/ }));
+    expect(screen.getByLabelText('Posts')).toBeTruthy();
+  });
+
+  it('are as the step has them, unless one has made them otherwise', () => {
+    const steps = sitting().steps.map((step) => ({ ...step, leads: 'words' as const }));
+    const { unmount } = joined(FARAH, { [SITTING]: sitting({ steps }) });
+    fireEvent.click(screen.getByRole('button', { name: 'Narrower' }));
+    expect(screen.getByRole('button', { name: 'Wider' })).toBeTruthy();
+    unmount();
+    localStorage.setItem('veranda.regions.farah', '{"words":"enormous","sheet":3}');
+    joined(FARAH);
+    expect(screen.getByRole('button', { name: 'Wider' })).toBeTruthy();
   });
 });

@@ -44,6 +44,7 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
       minutes: 10,
       shortest: 5,
       notes: '',
+      leads: 'paper',
       board: null,
       material: null,
       rules: null,

@@ -59,6 +59,17 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
         ))}
         <MenuItem value={NEW_BOARD}>A new board</MenuItem>
       </TextField>
+      <TextField
+        select
+        size="small"
+        label="Large for everyone"
+        value={step.leads}
+        onChange={(event) => onChange({ leads: event.target.value as Step['leads'] })}
+      >
+        <MenuItem value="paper">The paper</MenuItem>
+        <MenuItem value="people">The people</MenuItem>
+        <MenuItem value="words">The words</MenuItem>
+      </TextField>
       <AtHand course={lesson.course_id} material={step.material} onMaterial={(material) => onChange({ material })} />
       <Words label="Private notes" value={step.notes} lines={3} onSave={(notes) => onChange({ notes })} />
       <StepRules rules={step.rules} onRules={(rules) => onChange({ rules })} />
