@@ -111,6 +111,11 @@ RSpec.describe 'Handing a board out' do
     odalys.do('class.hand_out', "sitting/#{rehearsal}", board: copy, on: true)
     odalys.wait(30) { |message| message['kind'] == 'copies_given' }
     expect(ARCHIVE.own_copies.of_lesson(made[:lesson])).to be_empty
+    odalys.do('class.show', "place/#{rehearsal}.main", board: copy, page: 'p1')
+    own = ARCHIVE.log.state("staff/#{rehearsal}").first.copies.keys.map { |id| "board/#{id}" }
+    drawn = -> { own.sum { |stream| ARCHIVE.log.entries(stream).count { |entry| entry.actor.start_with?('stand-in-') } } }
+    300.times { drawn.call.positive? ? break : sleep(0.2) }
+    expect(drawn.call).to be_positive
     odalys.do('class.end', "sitting/#{rehearsal}")
     ARCHIVE.db[:sittings].where(id: rehearsal).update(made_at: Time.now - 30 * 86_400)
     ARCHIVE.sittings.prune

@@ -49,6 +49,22 @@ RSpec.describe 'Pairs' do
     expect(home.map { |row| row.values_at('id', 'owner') }).to eq([[given[0], %w[farah jonas].map { |who| Demo::School.person(who).name }.sort.join(' and ')]])
   end
 
+  it 'are drawn by a cue, once on two server processes, each pair with a copy' do
+    made = fresh_lesson
+    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
+    steps[0] = steps[0].merge(cues: [{ id: 'two', kind: 'pairs', size: 2, board: made[:board] }])
+    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    sitting = fresh_class(**made)[:sitting]
+    servers = Array.new(2) { Server.new(processes: 2) }
+    odalys, farah, jonas = %w[odalys farah jonas].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: sitting }) }
+    expect(odalys.give('class.cue', "staff/#{sitting}", { cue: 'two' })['t']).to eq('done')
+    given = [farah, jonas].map { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' }['body']['board'] }
+    sleep 1
+    expect(given.uniq.length).to eq(1)
+    expect(ARCHIVE.own_copies.of_lesson(made[:lesson]).map { |row| row[:id] }).to eq(given.uniq)
+    expect(ARCHIVE.log.entries("place/#{sitting}.main").map(&:kind).count('pairs_drawn')).to eq(1)
+  end
+
   it 'are refused where there is nobody to pair, to those who do not teach, and with anything odd' do
     farah = join('farah')
     expect(draw(size: 2).body).to include('code' => 'too_few')

@@ -11,6 +11,7 @@ module Veranda
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
         'staff.removed' => %i[turn_out],
         'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
+        'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
         'sitting.ended' => %i[review tell_timing keep_snapshots],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
@@ -118,7 +119,19 @@ module Veranda
         sitting, staff = facts(entry)
         return unless sitting.open?
 
-        Core::Sittings::HandOut.missing(sitting, staff).each { |board, people| @hub.hand_out(sitting.id, board, people) }
+        Core::Sittings::HandOut.missing(sitting, staff).each do |board, people|
+          @hub.aside(:hand_out, sitting: sitting.id, board: board, people: people)
+        end
+      end
+
+      # What a cue asks for that takes a while. Each time that a cue is fired is a round of its own.
+      def do_aside(entry)
+        sitting, staff = facts(entry)
+        cue = staff.cue(entry.body[:cue])
+        return unless cue && cue[:kind] == 'pairs' && sitting.open?
+
+        @hub.aside(:pair_up, sitting: sitting.id, round: "#{sitting.id}-#{entry.seq}"[-40..] || "#{sitting.id}-#{entry.seq}",
+                             size: cue[:size], **cue.slice(:board))
       end
 
       # Whoever was removed is told so, on every page they have open, and cut off.

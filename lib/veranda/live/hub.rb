@@ -98,14 +98,13 @@ module Veranda
         peers.each { |peer| peer.close unless still.include?(peer.person.id) }
       end
 
-      # Makes the copies of a board that was handed out in a class, for those who have none yet.
-      # @param people [Array<String>]
-      def hand_out(sitting_id, board, people)
+      # Has something done by the process beside that follows what happened in a class. What fails is tried again by whatever comes next.
+      # @param name [Symbol] see {Aside::Tasks}
+      def aside(name, **arguments)
         background do
-          @aside&.call(Deciding::Perform::HOUSE.id, :hand_out, { sitting: sitting_id, board: board, people: people })
+          @aside&.call(Deciding::Perform::HOUSE.id, name, arguments)
         rescue Core::Refusal => e
-          # Whoever comes next, or the staff by handing it out again, has it tried once more.
-          Complaint.of(self, 'Copies could not be made', e)
+          Complaint.of(self, "#{name} was not done", e)
         end
       end
 

@@ -15,15 +15,15 @@ module Veranda
       # @param place [String]
       # @param board [String, nil] id of one that is for everyone
       # @param seed [Integer]
+      # @param round [String] its id; a round that was drawn already is not drawn again
       # @return [Array<Array<String>>] the pairs
       # @raise [Core::Refusal] `too_few`, `class_ended`, `doors_closed`
-      def call(size:, place: Core::Sittings::Places::MAIN, board: nil, seed: Random.new_seed % (1 << 32))
+      def call(size:, place: Core::Sittings::Places::MAIN, board: nil, seed: Random.new_seed % (1 << 32), round: Store::Ids.call)
         copied = open_board(board) if board
         pairs = Core::Sittings::Pairing.draw(here(place), size: size, met: met, seed: seed)
-        round = Store::Ids.call
-        perform('class.pair', Core::Streams::StreamName.place(@sitting[:id], place),
-                round: round, size: size, seed: seed, pairs: pairs.map { |people| { people: people } })
-        copy(copied, pairs) if copied
+        drawn = perform('class.pair', Core::Streams::StreamName.place(@sitting[:id], place),
+                        round: round, size: size, seed: seed, pairs: pairs.map { |people| { people: people } })
+        copy(copied, pairs) if copied && drawn.entries.any?
         pairs
       end
 

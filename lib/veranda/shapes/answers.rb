@@ -29,8 +29,8 @@ module Veranda
       }.freeze
 
       LESSON = { **TITLED, number: INTEGER, minutes: INTEGER, role: STRING, starts_at: MOMENT, course: STRING }.freeze
-      STEP = { **TITLED, minutes: INTEGER, shortest: INTEGER, notes: STRING, leads: Views::LEADS, board: maybe(STRING), material: maybe(STRING),
-                         rules: maybe(Views::RULES), cues: list(shape(:Cue)) }.freeze
+      STEP = { **TITLED, minutes: INTEGER, shortest: INTEGER, notes: STRING, leads: Views::LEADS, board: maybe(STRING),
+                         material: maybe(STRING), rules: maybe(Views::RULES), cues: list(shape(:Cue)) }.freeze
       SHEET = object({ total: INTEGER, minutes: INTEGER, over: INTEGER, rows: list(object({ **STEP, starts_at: MOMENT })), slack: INTEGER,
                        squeeze: maybe(list(shape(:LessMinutes))) })
 

@@ -13,7 +13,8 @@ module Veranda
       # Most are done sooner or later.
       SIGNALS = %w[done done done yes no slower faster clap].freeze
 
-      # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on show in the main room.
+      # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on
+      # show for them in the main room.
       View = Struct.new(:sitting, :shown)
 
       # @param line [#say] its connection

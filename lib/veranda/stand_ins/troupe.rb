@@ -40,7 +40,7 @@ module Veranda
       # Some lose their connection now and then, and come back before their seat is given up.
       def enter(person_id, index)
         rng = Random.new(index)
-        student = Student.new(nil, look: -> { view }, rng: rng, pace: 8)
+        student = Student.new(nil, look: -> { view(person_id) }, rng: rng, pace: 8)
         @hub.background do
           sleep(index * 0.15)
           left = LASTS
@@ -63,11 +63,15 @@ module Veranda
         line.hang_up
       end
 
-      # @return [Student::View]
-      def view
+      # @return [Student::View] with their own copy where the board on show is handed out
+      def view(person_id)
         seen = Async::Variable.new
         stream = Core::Streams::StreamName.place(@sitting_id, Core::Sittings::Places::MAIN)
-        @hub.gathering(@lesson).look(@sitting_id, stream) { |sitting, _, place| seen.resolve(Student::View.new(sitting, place.shown)) }
+        @hub.gathering(@lesson).look(@sitting_id, stream) do |sitting, staff, place|
+          shown = place.shown
+          copy = staff.copy_of(shown[:board], person_id) if shown && sitting.handed.include?(shown[:board])
+          seen.resolve(Student::View.new(sitting, copy ? shown.merge(board: copy) : shown))
+        end
         seen.wait
       end
     end

@@ -47,4 +47,16 @@ RSpec.describe 'Cues and rules of a step' do
     hall.do(odalys, 'class.move', { step: 'crossing' })
     expect(hall.place.shown).to eq(board: 'b2', page: 'p4')
   end
+
+  it 'hand a board out and show it, and ask for pairs where there are two' do
+    cues = [{ id: 'own', kind: 'hand_out', board: 'b2' }, { id: 'two', kind: 'pairs', size: 2 }]
+    hall = sitting(steps: Stage::PLAN[:steps].map { |step| step[:id] == 'names' ? step.merge(cues: cues) : step })
+    2.times { hall.do(odalys, 'class.cue', { cue: 'own' }) }
+    expect([hall.state.handed, hall.place.shown]).to eq([['b2'], { board: 'b2', page: 'p1' }])
+    expect(hall.do(odalys, 'class.cue', { cue: 'two' }).kind).to eq('cued')
+    hall.do(person(:jonas), 'class.leave', { place: 'main' })
+    expect { hall.do(odalys, 'class.cue', { cue: 'two' }) }.to refusing(:too_few)
+    expect { Core::Lessons::Cues.check!({ id: 'c', kind: 'pairs' }, []) }.to refusing(:cue_incomplete)
+    expect { Core::Lessons::Cues.check!({ id: 'c', kind: 'hand_out', board: 'gone' }, %w[b1]) }.to refusing(:no_such_board)
+  end
 end

@@ -1016,11 +1016,12 @@ export interface StaffStep {
  */
 export interface Cue {
   id: string;
-  kind: 'show' | 'timer' | 'record';
+  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs';
   label?: string;
   board?: string;
   page?: string;
   until_done?: boolean;
+  size?: 2 | 3;
   seconds?: number;
 }
 export interface StaffBoard {

@@ -54,8 +54,61 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
       ))}
     </TextField>
   ),
+  hand_out: ({ cue, boards, onChange }) => (
+    <BoardOf label="Hand out" board={cue.board} boards={boards} onBoard={(board) => onChange({ board })} />
+  ),
+  pairs: ({ cue, boards, onChange }) => (
+    <>
+      <TextField
+        select
+        fullWidth
+        size="small"
+        label="Draw"
+        value={cue.size ?? 2}
+        onChange={(event) => onChange({ size: Number(event.target.value) === 3 ? 3 : 2 })}
+        sx={{ mb: 1 }}
+      >
+        <MenuItem value={2}>Pairs</MenuItem>
+        <MenuItem value={3}>Threes</MenuItem>
+      </TextField>
+      <BoardOf
+        label="Each with a copy of"
+        none="No board"
+        board={cue.board}
+        boards={boards}
+        onBoard={(board) => onChange({ board })}
+      />
+    </>
+  ),
   record: () => 'Start recording',
 };
+
+interface BoardOfProps {
+  label: string;
+  /** What there is to choose besides boards. */
+  none?: string;
+  board: string | undefined;
+  boards: BoardRow[];
+  onBoard: (board: string | undefined) => void;
+}
+
+const BoardOf = ({ label, none, board, boards, onBoard }: BoardOfProps) => (
+  <TextField
+    select
+    fullWidth
+    size="small"
+    label={label}
+    value={board ?? ''}
+    onChange={(event) => onBoard(event.target.value || undefined)}
+  >
+    {none && <MenuItem value="">{none}</MenuItem>}
+    {boards.map(({ id, name }) => (
+      <MenuItem key={id} value={id}>
+        {name}
+      </MenuItem>
+    ))}
+  </TextField>
+);
 
 /** Minutes as people write them, 1.5 or 1:30; five seconds to ten hours. */
 function secondsOf(text: string): number {

@@ -26,6 +26,17 @@ export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
     name: ({ board }, boards) => `show ${boards.find(({ id }) => id === board)?.name ?? 'a board'}`,
     fresh: ([first]) => (first ? { kind: 'show', board: first.id, page: first.first_page } : null),
   },
+  hand_out: {
+    adding: 'Hand a board out',
+    name: ({ board }, boards) => `hand out ${boards.find(({ id }) => id === board)?.name ?? 'a board'}`,
+    fresh: ([first]) => (first ? { kind: 'hand_out', board: first.id } : null),
+  },
+  pairs: {
+    adding: 'Draw pairs',
+    name: ({ size, board }, boards) =>
+      `draw ${size === 3 ? 'threes' : 'pairs'}${board ? `, each with ${boards.find(({ id }) => id === board)?.name ?? 'a board'}` : ''}`,
+    fresh: () => ({ kind: 'pairs', size: 2 }),
+  },
   record: {
     adding: 'Start recording',
     name: () => 'start recording',

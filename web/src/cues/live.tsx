@@ -15,6 +15,8 @@ export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
   timer: ({ cue, place }) =>
     place.timer && (place.timer.label ?? null) === (cue.label ?? null) ? <Told>runs</Told> : <Told>done</Told>,
   show: ({ cue, place }) => <Told>{place.shown?.board === cue.board ? 'on show' : 'done'}</Told>,
+  hand_out: ({ cue, sitting }) => <Told>{sitting.handed.includes(cue.board ?? '') ? 'out' : 'done'}</Told>,
+  pairs: ({ place }) => <Told>{place.pairs ? 'at work' : 'done'}</Told>,
   record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
 };
 

@@ -10,10 +10,12 @@ module Veranda
       #   { id:, kind: 'show', board:, page: }     another board comes on show
       #   { id:, kind: 'timer', seconds:, label: } a timer starts that everyone sees; with `until_done` it ends when all are done
       #   { id:, kind: 'record' }                  the recording begins
+      #   { id:, kind: 'hand_out', board: }        a board comes on show, of which each has a copy of their own
+      #   { id:, kind: 'pairs', size:, board: }    pairs or threes are drawn, with a board each with a copy of it
       #
       # Polls, rooms and clips get kinds of their own when there are polls, rooms and clips.
       module Cues
-        KINDS = %w[show timer record].freeze
+        KINDS = %w[show timer record hand_out pairs].freeze
         MOST = 12
 
         CONTRACT = Dry::Schema.JSON do
@@ -23,10 +25,11 @@ module Veranda
           optional(:board).value(Types::ID)
           optional(:page).value(Types::ID)
           optional(:until_done).value(:bool)
+          optional(:size).value(:integer, included_in?: Sittings::Pairing::SIZES)
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
         end
 
-        NEEDED = { 'show' => :board, 'timer' => :seconds }.freeze
+        NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size }.freeze
 
         module_function
 

@@ -3,7 +3,7 @@
 module Veranda
   module Core
     module Sittings
-      # Does what was prepared on a step: see {Lessons::Cues}. A timer may be fired again and again.
+      # Does what was prepared on a step: see {Lessons::Cues}. A timer may be fired again and again, and pairs drawn anew.
       class FireCue < SittingCommand
         on :staff, 'class.cue'
         touches :sitting, :main
@@ -20,10 +20,24 @@ module Veranda
 
         private
 
+        # Pairs are drawn aside, see {Pair}: what follows the cue has it done.
+        def enough!
+          return if sitting.present.count { |seat| !seat.staff? } >= 2
+
+          raise Refusal.new(:too_few, 'For pairs there must be at least two students in the room.')
+        end
+
+        def hand_out(cue) = sitting.handed.include?(cue[:board]) ? [] : [entry('handed_out', cue.slice(:board), on: :sitting)]
+
+        def show(cue)
+          entry('shown', { board: open_board!(cue[:board]), page: cue[:page] || plan.first_page(cue[:board]) }, on: :main)
+        end
+
         def effect(cue)
           case cue[:kind]
-          when 'show'
-            entry('shown', { board: open_board!(cue[:board]), page: cue[:page] || plan.first_page(cue[:board]) }, on: :main)
+          when 'show' then show(cue)
+          when 'hand_out' then [show(cue), *hand_out(cue)]
+          when 'pairs' then enough!
           when 'timer'
             entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, **cue.slice(:label, :until_done) }.compact, on: :main)
           when 'record' then entry('recording', { on: true, planned: true }, on: :sitting) unless sitting.recording?

@@ -57,6 +57,9 @@ module Veranda
         # @return [Array<Hash>] their copies of what was handed out, as boards
         def copies_for(person) = (@copies_by_person[person] || []).map { |copy| as_board(copy) }
 
+        # @return [String, nil] id of the copy of a board that somebody has, the last one if there are several
+        def copy_of(board, person) = @copies_by_person[person]&.reverse_each&.find { |copy| copy[:of] == board }&.fetch(:board)
+
         # @return [Boolean] whether a board is somebody's own copy
         def own_copy?(board, person) = @copies.key?(board) && GiveCopies.holders(@copies[board]).include?(person)
 
