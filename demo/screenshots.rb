@@ -100,6 +100,21 @@ class Screenshots
     shoot(@farah, 'class-student')
     shoot(@odalys, 'class-instructor')
     small
+    wall
+  end
+
+  # Everybody's copy of the crossing, some of them begun.
+  def wall
+    @odalys.click_button('Hand out')
+    copies = @others.map { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' } }
+    copies.first(8).each_with_index do |given, index|
+      drawing = Demo::Drawing.new(prefix: "own#{index}")
+      marks = [drawing.arrow(620 + 20 * index, 520, 220, -160 + 30 * index, ink: 'brick'), drawing.text(300, 180 + 40 * index, 'gives way', ink: 'lake')].first(1 + index % 2)
+      say(given['stream'][/\.(.*)/, 1], 'board.put', "board/#{given['body']['board']}", marks: marks)
+    end
+    @odalys.find('button', text: /\A\d+ cop/).click
+    @odalys.has_text?('have begun')
+    shoot(@odalys, 'class-wall')
   end
 
   # The same class on a phone and on an upright tablet.

@@ -81,6 +81,7 @@ RSpec.describe 'The web server' do
       sitting = odalys.post("#{path}/class").body['sitting']
       welcome = ARCHIVE.log.state("place/#{sitting}.waiting").first.welcome
       expect(welcome).to include(words: '<b>Bring</b> a chart', ink: 'lake')
+      expect(odalys.patch(path, { version: odalys.get(path).body['version'], welcome_picture: 'nothing' }).code).to eq('no_such_material')
       copy = odalys.post("#{path}/copies", { starts_at: 1_800_000_000_000 }).body['id']
       expect(odalys.get("/api/lessons/#{copy}").body).to include('welcome' => '<b>Bring</b> a chart', 'welcome_ink' => 'lake')
     end

@@ -9,10 +9,13 @@ RSpec.describe 'Reading by address', order: :defined do
     @made = fresh_lesson
     @lesson = @made[:lesson]
     @boards = { open: @made[:board], staff: @made[:staff_board],
-                closed: ARCHIVE.lessons.add_board(@lesson, name: 'Only in class', outside: 'closed') }
+                closed: ARCHIVE.lessons.add_board(@lesson, name: 'Only in class', outside: 'closed'),
+                named: ARCHIVE.lessons.add_board(@lesson, name: 'For Jonas', audience: 'people', people: Sequel.pg_array(['jonas'], :text)) }
     @materials = @boards.to_h { |name, board| [name, material_on(board)] }
     @materials[:sound] = material_on(@boards[:open], kind: 'sound', type: 'audio/ogg')
     @materials[:unused] = material_on(nil)
+    @materials[:welcome] = material_on(nil, kind: 'picture', type: 'image/png')
+    ARCHIVE.db[:lessons].where(id: @lesson).update(welcome_picture: @materials[:welcome])
     @sitting = fresh_class(**@made)[:sitting]
     link = ARCHIVE.links.make('recording', sitting_id: @sitting)
     visitors = { odalys: 'odalys', tomas: 'tomas', farah: 'farah', jonas: 'jonas', ruth: 'ruth', nobody: nil, watcher: nil }
@@ -20,6 +23,16 @@ RSpec.describe 'Reading by address', order: :defined do
     @visitors[:watcher].enter(link[:token])
     # Farah is in the class, Jonas of the course and elsewhere, Ruth of another course.
     @farah = Wire.join(@server, 'farah', { sitting: @sitting })
+    @boards[:copy] = farahs_copy
+    @materials[:copied] = material_on(@boards[:copy])
+  end
+
+  # What Farah was given when the open board was handed out.
+  def farahs_copy
+    row = ARCHIVE.lessons.board(@boards[:open])
+    copies = ARCHIVE.own_copies.make({ id: @sitting, rehearsal: false }, row, ['farah'])
+    Veranda::Deciding::Perform.call(ARCHIVE.log, 'class.give_copies', { board: row[:id], copies: copies }, stream: "sitting/#{@sitting}")
+    copies.first[:board]
   end
 
   # A material with a file and one slide, shown on a board.
@@ -49,7 +62,9 @@ RSpec.describe 'Reading by address', order: :defined do
   def gets(who) = addresses.select { |_, path| @visitors.fetch(who).get(path).status == 200 }.keys
 
   let(:everything) { addresses.keys }
-  let(:open_things) { %i[page_of_open slide_of_open original_of_sound] }
+  let(:open_things) { %i[page_of_open slide_of_open original_of_sound slide_of_welcome] }
+  let(:farahs) { %i[page_of_copy slide_of_copied] }
+  let(:jonas_things) { %i[page_of_named slide_of_named] }
 
   describe 'while the class goes on' do
     it 'gives staff everything' do
@@ -57,12 +72,12 @@ RSpec.describe 'Reading by address', order: :defined do
       expect(gets(:tomas)).to match_array(everything)
     end
 
-    it 'gives who is in the class its boards for everyone, slides, and originals of sounds alone' do
-      expect(gets(:farah)).to match_array(open_things + %i[page_of_closed slide_of_closed])
+    it 'gives who is in the class its boards for everyone, her copy, slides, and originals of sounds alone' do
+      expect(gets(:farah)).to match_array(open_things + farahs + %i[page_of_closed slide_of_closed])
     end
 
     it 'gives who is elsewhere in the course what is open outside of class' do
-      expect(gets(:jonas)).to match_array(open_things)
+      expect(gets(:jonas)).to match_array(open_things + jonas_things)
     end
 
     it 'gives strangers, nobody and who has only a link to a recording not yet made, nothing' do
@@ -77,7 +92,8 @@ RSpec.describe 'Reading by address', order: :defined do
     end
 
     it 'gives students what is open outside of class, and no more' do
-      expect(gets(:farah)).to match_array(open_things)
+      expect(gets(:farah)).to match_array(open_things + farahs)
+      expect(gets(:jonas)).to match_array(open_things + jonas_things)
     end
 
     it 'gives who has the link the slides that the recording shows, and nothing of boards for staff' do

@@ -81,7 +81,8 @@ module Veranda
       # @param teaches [Boolean] whether they are staff of the course whose shelf it is on
       # @param boards [Boolean] whether they may read any board that shows it
       # @param recorded [Boolean] whether they may watch a recording in which a board for everyone shows it
-      def slide?(teaches:, boards: false, recorded: false) = teaches || boards || recorded
+      # @param welcomes [Boolean] whether it is the picture of a welcome to a lesson in which they have a part
+      def slide?(teaches:, boards: false, recorded: false, welcomes: false) = teaches || boards || recorded || welcomes
 
       # Whether the file may be had as it was brought.
       # @param kind [String] see {Materials::Kinds}

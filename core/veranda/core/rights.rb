@@ -11,7 +11,7 @@ module Veranda
                  record: 'record your room' }.freeze
       # What whoever has the floor may do, see {Sittings::Floor}.
       FLOOR = %i[speak draw share].freeze
-      # What somebody may do on a copy of their own, whatever the rules of the place are.
+      # What somebody may do on a copy or board of their own, whatever the rules of the place are.
       OWN = %i[draw arrange add props].freeze
       # What comes with a board that students work on outside of class.
       OUTSIDE = %i[draw post props].freeze

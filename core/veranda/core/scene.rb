@@ -53,10 +53,10 @@ module Veranda
       # @return [Object, nil] the state of a stream that the command has declared
       def of(role) = name(role)&.then(&@state_of)
 
-      # @return [Boolean] whether the home stream is a copy that is the asker's own
+      # @return [Boolean] whether the home stream is a board that is the asker's own
       def own?
         home = name(:home)
-        !sitting.nil? && Streams::StreamName.kind(home) == :board && staff.own_copy?(Streams::StreamName.id(home), by.id)
+        !sitting.nil? && Streams::StreamName.kind(home) == :board && staff.own?(Streams::StreamName.id(home), by.id)
       end
 
       # @param right [Symbol]

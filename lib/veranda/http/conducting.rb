@@ -41,6 +41,17 @@ module Veranda
         json(board: board)
       end
 
+      OWN = Core::Contract.define { required(:name).filled(:string, max_size?: 80) }
+
+      # A board of one's own.
+      post '/api/classes/:id/own-boards' do |id|
+        lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
+        board = Preparing::OwnBoard.new(archive, id, by: in_lesson!(lesson)).call(**Core::Contract.check(OWN, input))
+        hub.review(lesson[:id])
+        status 201
+        json(board: board[:id])
+      end
+
       PAIRS = Core::Contract.define do
         required(:size).value(:integer, included_in?: Core::Sittings::Pairing::SIZES)
         optional(:board).value(Core::Types::ID)

@@ -42,6 +42,7 @@ module Veranda
         boards = archive.lessons.boards(id).map { |board| board[:id] }
         facts = Core::Lessons::LessonContract.check(input, boards: boards)
         facts[:starts_at] = Time.at(facts[:starts_at]/1000r) if facts[:starts_at]
+        picture!(lesson, facts[:welcome_picture]) if facts[:welcome_picture]
         saved, conflicts = archive.lessons.update(id, **facts)
         lesson(saved, conflicts: conflicts.map { |one| one.transform_values { |value| value.is_a?(Time) ? ms(value) : value } })
       end
@@ -109,6 +110,13 @@ module Veranda
       end
 
       private
+
+      def picture!(lesson, id)
+        material = archive.materials.find_all([id]).first
+        return if material && material[:course_id] == lesson[:course_id] && material[:kind] == 'picture'
+
+        raise Core::Refusal.new(:no_such_material, 'There is no such picture on this shelf.')
+      end
 
       def lesson(lesson, **more)
         person = staff!(lesson)

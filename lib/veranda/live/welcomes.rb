@@ -144,13 +144,13 @@ module Veranda
         [names.sitting(id), names.place(id, Core::Sittings::Places::MAIN)].map { |name| performer.copy(name).state }
       end
 
-      # Of every place that one reads, and of one's own copies.
+      # Of every place that one reads, and of one's own boards.
       def class_rights(peer, sitting, staff, performer)
-        place_rights(peer, sitting, performer).merge(copy_rights(peer, sitting, staff, performer))
+        place_rights(peer, sitting, performer).merge(own_rights(peer, sitting, staff, performer))
       end
 
-      def copy_rights(peer, sitting, staff, performer)
-        staff.copies_for(peer.person.id).to_h do |board|
+      def own_rights(peer, sitting, staff, performer)
+        staff.own_boards(peer.person.id).to_h do |board|
           place = performer.copy(Core::Streams::StreamName.place(sitting.id, Core::Sittings::Places::MAIN)).state
           [Core::Streams::StreamName.board(board[:id]), Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: place, own: true)]
         end

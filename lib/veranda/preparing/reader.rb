@@ -69,7 +69,8 @@ module Veranda
 
       def seen(material)
         rows = @archive.materials.shown_on(material[:id])
-        { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows) }
+        { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
+          welcomes: @archive.lessons.welcoming_with(material[:id]).any? { |lesson| !in_lesson(lesson).nil? } }
       end
 
       # Whether the person is in the class of a lesson now, and not just at its doors.

@@ -39,6 +39,7 @@ module Veranda
         'GET /api/classes/:id/places/:place/heard' => object({ people: list(shape(:HeardRow)), gini: maybe(NUMBER) }),
         'POST /api/classes/:id/places/:place/pairs' => object({ pairs: list(shape(:PairRow)) }),
         'GET /api/classes/:id/copies' => object({ copies: list(shape(:CopyWork)) }),
+        'POST /api/classes/:id/own-boards' => object({ board: STRING }),
         'POST /api/classes/:id/boards' => object({ board: STRING }),
         'GET /api/boards' => list(shape(:FoundBoard)),
         'PATCH /api/boards/:id' => shape(:BoardRow),

@@ -19,7 +19,8 @@ module Veranda
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
       FLOOR = object({ person: STRING, since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
-                       may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES) })
+                       may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES),
+                              picture: object({ material: STRING, version: INTEGER }) })
 
       LEADS = one_of(Core::Lessons::LessonContract::LEADS)
       SIGN = one_of(Core::Exchange::React::SIGNS)
@@ -59,7 +60,7 @@ module Veranda
                           may: { notes: STRING, leads: LEADS, material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) },
                           about: 'A step with what only staff know of it.'),
         StaffBoard: object({ id: STRING, name: STRING, audience: one_of(Core::Lessons::Audience::KINDS) },
-                           may: { people: list(STRING), outside: one_of('closed', 'read', 'work'), first_page: STRING }),
+                           may: { people: list(STRING), owner: STRING, outside: one_of('closed', 'read', 'work'), first_page: STRING }),
         Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
         Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT },
                         may: { held: BOOLEAN },

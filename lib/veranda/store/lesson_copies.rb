@@ -24,7 +24,8 @@ module Veranda
           end
           @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)),
                                              record_from: lesson[:record_from],
-                                             **lesson.slice(:welcome, :welcome_ink, :invited_only))
+                                             **lesson.slice(:welcome, :welcome_ink, :invited_only),
+                                             welcome_picture: (lesson[:welcome_picture] if course_id == lesson[:course_id]))
           id
         end
       end

@@ -6,7 +6,11 @@ module Veranda
     class Lessons
       # Earlier versions that are kept of each lesson, to bring together what several people save.
       KEPT = 100
-      FORM = %i[title starts_at minutes steps record_from welcome welcome_ink invited_only].freeze
+      FORM = %i[title starts_at minutes steps record_from welcome welcome_ink welcome_picture invited_only].freeze
+
+      # What earlier versions of lessons say nothing of.
+      PLAIN = { welcome: '', welcome_ink: nil, welcome_picture: nil, invited_only: false }.freeze
+      private_constant :PLAIN
 
       # @param db [Sequel::Database]
       # @param log [Log]
@@ -16,11 +20,15 @@ module Veranda
       end
 
       # @return [Hash] `{ id:, course_id:, number:, title:, starts_at: Time, minutes:, steps: [{id:, title:, minutes:,
-      #   shortest:, notes:, board:}], record_from:, welcome:, welcome_ink:, invited_only:, version: }`
+      #   shortest:, notes:, board:}], record_from:, welcome:, welcome_ink:, welcome_picture:,
+      #   invited_only:, version: }`
       # @raise [Core::Refusal] `no_such_lesson`
       def fetch(id)
         tidy(@db[:lessons].first(id: id)) || raise(no_such_lesson)
       end
+
+      # @return [Array<Hash>] `{ id:, course_id: }` of lessons whose welcome has a picture
+      def welcoming_with(material_id) = @db[:lessons].where(welcome_picture: material_id).select(:id, :course_id).all
 
       # @param course_ids [Array<String>]
       # @return [Array<Hash>] in order of time
@@ -65,7 +73,7 @@ module Veranda
         @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil, copy_of: nil).group_and_count(:lesson_id).as_hash(:lesson_id, :count)
       end
 
-      BOARD_COLUMNS = %i[id lesson_id name audience people outside template material_id first_page].freeze
+      BOARD_COLUMNS = %i[id lesson_id name audience people outside template material_id first_page owner_id].freeze
 
       # @return [Hash] the board
       # @raise [Core::Refusal] `no_such_board`
@@ -82,6 +90,9 @@ module Veranda
         end
         id
       end
+
+      # @return [Integer] how many boards of a lesson somebody made
+      def owned(lesson_id, person_id) = @db[:boards].where(lesson_id: lesson_id, owner_id: person_id, copy_of: nil).count
 
       # @param changes [Hash] any of `name`, `audience`, `people`, `outside`, `template`, `first_page`
       # @return [Hash] the board
@@ -122,8 +133,7 @@ module Veranda
         raise Core::Refusal.new(:outdated, 'This page is too old to be saved. Copy what you wrote and load it again.') unless facts
 
         facts = JSON.parse(facts, symbolize_names: true)
-        # Versions from before there was a welcome had none.
-        tidy({ welcome: '', welcome_ink: nil, invited_only: false }.merge(facts, starts_at: Time.at(facts[:starts_at]/1000r)))
+        tidy({ **PLAIN, **facts, starts_at: Time.at(facts[:starts_at]/1000r) })
       end
 
       def save(now, facts)

@@ -124,14 +124,16 @@ module Veranda
       # @return [Array<Hash>] what a class knows of its boards
       def board_facts(lesson_id, rehearsal_id: nil)
         @lessons.boards(lesson_id, rehearsal_id: rehearsal_id).map do |board|
-          board.slice(:id, :name, :audience, :people, :outside, :first_page)
+          board.slice(:id, :name, :audience, :people, :outside, :first_page).merge({ owner: board[:owner_id] }.compact)
         end
       end
 
       private
 
       def welcome(lesson)
-        { words: lesson[:welcome], ink: lesson[:welcome_ink] }.reject { |_, value| value.nil? || value.empty? }
+        version = lesson[:welcome_picture] && @db[:materials].where(id: lesson[:welcome_picture]).get(:version)
+        picture = version && { material: lesson[:welcome_picture], version: version }
+        { words: lesson[:welcome], ink: lesson[:welcome_ink], picture: picture }.reject { |_, value| value.nil? || value.empty? }
       end
 
       def forget(id)

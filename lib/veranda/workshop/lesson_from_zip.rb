@@ -56,7 +56,8 @@ module Veranda
         boards = facts[:boards].to_h { |board| [board[:id], board(board, lesson, materials)] }
         steps = facts[:steps].map { |step| step(step, boards, materials) }
         @archive.db[:lessons].where(id: lesson).update(steps: Sequel.pg_jsonb(steps), record_from: facts[:record_from],
-                                                       **facts.slice(:welcome, :welcome_ink))
+                                                       **facts.slice(:welcome, :welcome_ink),
+                                                       welcome_picture: materials[facts[:welcome_picture]])
         lesson
       end
 

@@ -36,7 +36,7 @@ module Veranda
         boards = @archive.lessons.boards(@lesson[:id]).each_with_index.map { |row, i| board(row, i + 1) }
         { format: Core::Lessons::Manifest::FORMAT, version: Core::Lessons::Manifest::VERSION, title: @lesson[:title],
           minutes: @lesson[:minutes], record_from: @lesson[:record_from], steps: @lesson[:steps], boards: boards, materials: materials,
-          **@lesson.slice(:welcome, :welcome_ink) }
+          **@lesson.slice(:welcome, :welcome_ink, :welcome_picture) }
       end
 
       def board(row, number)
@@ -68,9 +68,8 @@ module Veranda
 
       def used
         boards = @archive.lessons.boards(@lesson[:id]).map { |row| row[:id] }
-        @archive.db[:material_uses].where(board_id: boards).select_map(:material_id) | @lesson[:steps].filter_map do |step|
-          step[:material]
-        end
+        shown = @archive.db[:material_uses].where(board_id: boards).select_map(:material_id)
+        shown | [*@lesson[:steps].map { |step| step[:material] }, @lesson[:welcome_picture]].compact
       end
     end
   end

@@ -1029,6 +1029,7 @@ export interface StaffBoard {
   name: string;
   audience: 'everyone' | 'staff' | 'people';
   people?: string[];
+  owner?: string;
   outside?: 'closed' | 'read' | 'work';
   first_page?: string;
 }
@@ -1108,6 +1109,10 @@ export interface PlaceView {
     rehearsal: boolean;
     words?: string;
     ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+    picture?: {
+      material: string;
+      version: number;
+    };
   } | null;
   hosts: Author[];
   begun: boolean;
@@ -1361,6 +1366,10 @@ export interface WelcomedBody {
   rehearsal: boolean;
   words?: string;
   ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
+  picture?: {
+    material: string;
+    version: number;
+  };
 }
 export interface BegunBody {}
 export interface HostCameBody {
@@ -1618,6 +1627,7 @@ export interface LessonFacts {
   version: number;
   welcome: string;
   welcome_ink: string | null;
+  welcome_picture: string | null;
   invited_only: boolean;
   sheet: {
     total: number;
@@ -1656,6 +1666,7 @@ export interface BoardRow {
   template: boolean;
   material_id: string | null;
   first_page: string;
+  owner_id: string | null;
 }
 /**
  * Somebody's own copy of a board that was handed out in a class.

@@ -27,6 +27,7 @@ export const lesson = (more: Partial<LessonFacts> = {}): LessonFacts => ({
   record_from: null,
   welcome: '',
   welcome_ink: null,
+  welcome_picture: null,
   invited_only: false,
   version: 1,
   sheet: { total: 20, minutes: 90, over: 0, rows: [], slack: 10, squeeze: null },

@@ -36,6 +36,7 @@ module Veranda
           optional(:record_from).maybe(Types::ID)
           optional(:welcome).value(:string, max_size?: WELCOME_LIMIT)
           optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
+          optional(:welcome_picture).maybe(Types::ID)
           optional(:invited_only).value(:bool)
           optional(:steps).value(:array, max_size?: 60).each { hash(STEP) }
         end

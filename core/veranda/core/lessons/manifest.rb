@@ -18,6 +18,7 @@ module Veranda
           required(:record_from).maybe(Types::ID)
           optional(:welcome).value(:string, max_size?: LessonContract::WELCOME_LIMIT)
           optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
+          optional(:welcome_picture).maybe(Types::ID)
           required(:steps).value(:array, max_size?: 60).each { hash(LessonContract::STEP) }
           required(:boards).value(:array, max_size?: 200).each do
             hash do

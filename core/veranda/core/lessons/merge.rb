@@ -10,7 +10,7 @@ module Veranda
       #   merged.facts     #=> { title:, steps:, … }
       #   merged.conflicts #=> [{ step: 'fog', field: :minutes, title: 'Fog', mine: 12, theirs: 20 }]
       class Merge
-        FIELDS = %i[title starts_at minutes record_from welcome welcome_ink invited_only].freeze
+        FIELDS = %i[title starts_at minutes record_from welcome welcome_ink welcome_picture invited_only].freeze
 
         # @!attribute facts [Hash] the fields as they come to be
         # @!attribute conflicts [Array<Hash>] `{ step:, field:, title:, mine:, theirs: }`; `step` is nil for the lesson itself

@@ -19,7 +19,7 @@ module Veranda
         # @param sitting [Sittings::Sitting, nil]
         # @param place [Sittings::Place, nil] where it is to be done
         # @param outside [String, nil] what students may do with the board outside of class, see {Lessons::Outside}
-        # @param own [Boolean] whether it is to be done on a copy that is theirs
+        # @param own [Boolean] whether it is to be done on a copy or board that is theirs
         # @param at [Integer, nil] ms since the epoch, for a floor whose time may be over
         # @return [Answer]
         def call(right, by:, sitting:, place: nil, outside: nil, own: false, at: nil)

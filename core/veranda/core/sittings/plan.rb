@@ -19,9 +19,24 @@ module Veranda
             required(:name).filled(:string)
             required(:audience).value(:string, included_in?: Lessons::Audience::KINDS)
             optional(:people).value(:array, max_size?: Lessons::Audience::MOST).each(Types::ID)
+            optional(:owner).value(Types::ID)
             optional(:outside).value(:string, included_in?: %w[closed read work])
             optional(:first_page).value(Types::ID)
           end
+          dsl.optional(:people).array(Types::ID)
+        end
+
+        STEP = Dry::Schema.JSON do
+          required(:id).value(Types::ID)
+          required(:title).filled(:string)
+          required(:minutes).value(:integer, gteq?: 0)
+          required(:shortest).value(:integer, gteq?: 0)
+          required(:board).maybe(Types::ID)
+          optional(:notes).value(:string)
+          optional(:leads).value(:string, included_in?: Lessons::LessonContract::LEADS)
+          optional(:material).maybe(Types::ID)
+          optional(:rules).maybe(:hash) { Rights::RIGHTS.each_key { |right| optional(right).value(:bool) } }
+          optional(:cues).array(:hash, Lessons::Cues::CONTRACT)
         end
 
         contract do
@@ -32,20 +47,12 @@ module Veranda
           required(:minutes).value(:integer, gt?: 0)
           optional(:words).value(:string)
           optional(:ink).value(:string, included_in?: Boards::Inks::NAMES)
-          required(:steps).array(:hash) do
-            required(:id).value(Types::ID)
-            required(:title).filled(:string)
-            required(:minutes).value(:integer, gteq?: 0)
-            required(:shortest).value(:integer, gteq?: 0)
-            required(:board).maybe(Types::ID)
-            optional(:notes).value(:string)
-            optional(:leads).value(:string, included_in?: Lessons::LessonContract::LEADS)
-            optional(:material).maybe(Types::ID)
-            optional(:rules).maybe(:hash) { Rights::RIGHTS.each_key { |right| optional(right).value(:bool) } }
-            optional(:cues).array(:hash, Lessons::Cues::CONTRACT)
+          optional(:picture).hash do
+            required(:material).value(Types::ID)
+            required(:version).value(:integer, gteq?: 1)
           end
+          required(:steps).array(:hash, STEP)
           BOARDS.call(self)
-          optional(:people).array(Types::ID)
           optional(:places).array(:hash) do
             required(:id).value(Types::ID)
             required(:name).filled(:string)
@@ -56,7 +63,7 @@ module Veranda
 
         PUBLIC_STEP = %i[id title minutes leads].freeze
         PUBLIC_BOARD = %i[id name first_page].freeze
-        WELCOME = %i[title course starts_at minutes rehearsal words ink].freeze
+        WELCOME = %i[title course starts_at minutes rehearsal words ink picture].freeze
 
         # @param boards [Array<Hash>]
         # @return [Array<Hash>] what everyone may know of them

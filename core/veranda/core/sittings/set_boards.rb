@@ -11,10 +11,7 @@ module Veranda
 
         touches :staff, :main
         begins { |concern| NamedBoards.streams(concern) }
-        contract do
-          Plan::BOARDS.call(self)
-          optional(:people).array(Types::ID)
-        end
+        contract { Plan::BOARDS.call(self) }
 
         def decide
           return if sitting.ended?

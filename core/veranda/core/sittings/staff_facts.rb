@@ -8,7 +8,7 @@ module Veranda
       class StaffFacts
         # @return [Array<Hash>] steps as planned: `{ id:, title:, minutes:, shortest:, notes:, board:, material:, rules:, cues: }`
         attr_reader :steps
-        # @return [Array<Hash>] `{ id:, name:, audience:, people:, outside:, first_page: }` of every board of the lesson
+        # @return [Array<Hash>] `{ id:, name:, audience:, people:, owner:, outside:, first_page: }` of every board of the lesson
         attr_reader :boards
         # @return [String, nil] step at which recording begins by itself
         attr_reader :record_from
@@ -60,8 +60,15 @@ module Veranda
         # @return [String, nil] id of the copy of a board that somebody has, the last one if there are several
         def copy_of(board, person) = @copies_by_person[person]&.reverse_each&.find { |copy| copy[:of] == board }&.fetch(:board)
 
-        # @return [Boolean] whether a board is somebody's own copy
-        def own_copy?(board, person) = @copies.key?(board) && GiveCopies.holders(@copies[board]).include?(person)
+        # @return [Array<Hash>] boards that are somebody's own: their copies, and those that they made
+        def own_boards(person) = copies_for(person) + @boards.select { |board| board[:owner] == person }
+
+        # @return [Boolean] whether a board is somebody's own
+        def own?(board, person)
+          return GiveCopies.holders(@copies[board]).include?(person) if @copies.key?(board)
+
+          board(board)&.fetch(:owner, nil) == person
+        end
 
         # @return [String] the page of a board that comes on show first
         def first_page(board_id) = board(board_id)&.fetch(:first_page, nil) || Boards::Board::FIRST_PAGE

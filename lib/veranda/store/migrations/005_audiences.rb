@@ -13,6 +13,8 @@ Sequel.migration do
         ADD CONSTRAINT boards_own_copy UNIQUE (sitting_id, copy_of, owner_id);
       -- Whether what was written to staff in private is part of what is saved of a class.
       ALTER TABLE courses ADD COLUMN private_in_transcripts boolean NOT NULL DEFAULT false;
+      -- A picture from the shelf for those who wait.
+      ALTER TABLE lessons ADD COLUMN welcome_picture text REFERENCES materials ON DELETE SET NULL;
     SQL
   end
 
@@ -20,6 +22,7 @@ Sequel.migration do
     run <<~SQL
       DELETE FROM boards WHERE copy_of IS NOT NULL;
       UPDATE boards SET audience = 'staff' WHERE audience = 'people';
+      ALTER TABLE lessons DROP COLUMN welcome_picture;
       ALTER TABLE courses DROP COLUMN private_in_transcripts;
       ALTER TABLE boards DROP COLUMN people, DROP COLUMN sitting_id, DROP COLUMN copy_of, DROP COLUMN owner_id,
         DROP CONSTRAINT boards_audience_check,

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
 import { BoardPaper } from '../../board/BoardPaper';
-import { useFollowed, useOwn, useStaff } from '../../live/hooks';
+import { useFollowed, useOwn, useRights, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { ShelfContext } from '../../shelf/ShelfContext';
@@ -48,6 +48,7 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
   const copied = mine !== undefined && original !== mine.of;
   const board = copied ? { ...known(at?.board)!, id: mine.board } : known(at?.board);
   const copy = staff?.copies.find((one) => one.board === board?.id);
+  const makes = useRights(room)?.add.allowed ?? false;
   const { leader } = place;
   const lead = useMemo(
     () => (leader && !copied ? { room, by: leader, astray: looking.roaming } : null),
@@ -71,7 +72,9 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
       {own?.pair && place.pairs?.round === own.pair.round && (
         <PairLine people={own.pair.people} me={you.id} onWrite={onWrite} />
       )}
-      {own && !you.staff && <ForYou sitting={sitting} own={own} shown={board?.id} onLook={looking.look} />}
+      {own && !you.staff && (
+        <ForYou sitting={sitting} own={own} shown={board?.id} onLook={looking.look} makes={makes} />
+      )}
       {mine && (
         <OwnCopyLine
           copied={copied}

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { FIRST_PAGE } from '../../api/contracts';
+import { MakeBoard } from './MakeBoard';
 import type { OwnState } from '../../live/own';
 import type { SittingState } from '../../live/sitting';
 
@@ -9,10 +10,12 @@ interface Props {
   /** The board on the paper. */
   shown: string | undefined;
   onLook: (board: string, page: string) => void;
+  /** Whether one may make boards. */
+  makes: boolean;
 }
 
 /** The boards that are for somebody and not for all: those that name them, and their copies of what was handed out. */
-export function ForYou({ sitting, own, shown, onLook }: Props) {
+export function ForYou({ sitting, own, shown, onLook, makes }: Props) {
   const names = new Map(sitting.boards.map(({ id, name }) => [id, name]));
   const kept = own.copies.filter(({ of }) => !sitting.handed.includes(of) || shown !== of);
   const boards = [
@@ -23,14 +26,14 @@ export function ForYou({ sitting, own, shown, onLook }: Props) {
       page: FIRST_PAGE,
     })),
   ].filter(({ id }) => id !== shown);
-  if (boards.length === 0) return null;
+  if (boards.length === 0 && !makes) return null;
   return (
     <Box
       component="nav"
       aria-label="Also for you"
       sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5, px: 1, fontSize: 14, overflowX: 'auto' }}
     >
-      <Box sx={{ flex: 'none', color: 'text.secondary' }}>Also for you:</Box>
+      {boards.length > 0 && <Box sx={{ flex: 'none', color: 'text.secondary' }}>Also for you:</Box>}
       {boards.map(({ id, name, page }) => (
         <Box
           key={id}
@@ -53,6 +56,7 @@ export function ForYou({ sitting, own, shown, onLook }: Props) {
           {name}
         </Box>
       ))}
+      {makes && <MakeBoard sitting={sitting.id} onMade={(board) => onLook(board, FIRST_PAGE)} />}
     </Box>
   );
 }

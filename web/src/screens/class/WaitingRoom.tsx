@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { get } from '../../api/http';
 import type { LessonFacts } from '../../api/shapes';
 import { INKS, WASHES } from '../../api/contracts';
+import { slideAddress } from '../../board/page/addresses';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { Ribbon } from '../../parts/frame/Ribbon';
@@ -73,6 +74,14 @@ export function WaitingRoom({ doors, lesson }: { doors: PlaceState; lesson: stri
       </Ribbon>
       <DoorsCard>
         <ToGo startsAt={welcome.starts_at} />
+        {welcome.picture && (
+          <Box
+            component="img"
+            src={slideAddress(welcome.picture.material, welcome.picture.version, 1)}
+            alt=""
+            sx={{ display: 'block', maxWidth: 1, maxHeight: 220, mt: 2, borderRadius: 1 }}
+          />
+        )}
         {welcome.words && (
           <Box
             component="section"

@@ -1,7 +1,11 @@
 import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../../api/http';
 import { WELCOME_LIMIT } from '../../api/contracts';
-import type { LessonFacts } from '../../api/shapes';
+import type { LessonFacts, Material } from '../../api/shapes';
 import { InkRow } from '../../board/ledge/InkRow';
 import type { Ink } from '../../board/ledge/sticks';
 import { Words } from '../../parts/words/Words';
@@ -14,6 +18,11 @@ interface Props {
 
 /** What those find who come to a class of the lesson: a welcome while they wait, and whether the class link lets them in. */
 export function AtItsDoors({ lesson, onChange }: Props) {
+  const shelf = useQuery({
+    queryKey: ['shelf', lesson.course_id, 'pictures'],
+    queryFn: () => get<Material[]>(`/api/courses/${lesson.course_id}/materials`),
+  });
+  const pictures = (shelf.data ?? []).filter(({ kind, state }) => kind === 'picture' && state === 'ready');
   const ink = (lesson.welcome_ink as Ink | null) ?? null;
   return (
     <>
@@ -28,6 +37,22 @@ export function AtItsDoors({ lesson, onChange }: Props) {
         <Box role="group" aria-label="Ink of the welcome">
           <InkRow ink={ink} onInk={(chosen) => onChange({ welcome_ink: chosen === ink ? null : chosen })} />
         </Box>
+      )}
+      {pictures.length > 0 && (
+        <TextField
+          select
+          size="small"
+          label="Picture, for those who wait"
+          value={pictures.some(({ id }) => id === lesson.welcome_picture) ? lesson.welcome_picture : ''}
+          onChange={(event) => onChange({ welcome_picture: event.target.value || null })}
+        >
+          <MenuItem value="">None</MenuItem>
+          {pictures.map(({ id, title }) => (
+            <MenuItem key={id} value={id}>
+              {title}
+            </MenuItem>
+          ))}
+        </TextField>
       )}
       <Box component="label" sx={{ display: 'flex', alignItems: 'center' }}>
         <Box component="span" sx={{ flex: 1 }}>

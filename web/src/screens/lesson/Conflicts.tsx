@@ -15,6 +15,7 @@ const WORDS: Record<string, string> = {
   record_from: 'where recording begins',
   welcome: 'the welcome',
   welcome_ink: 'the ink of the welcome',
+  welcome_picture: 'the picture of the welcome',
   invited_only: 'who may come in',
 };
 

@@ -2,7 +2,10 @@ import { get, patch, type Refused } from '../../api/http';
 import type { Conflict, LessonFacts, Step } from '../../api/shapes';
 
 export type Changes = Partial<
-  Pick<LessonFacts, 'title' | 'steps' | 'minutes' | 'record_from' | 'welcome' | 'welcome_ink' | 'invited_only'>
+  Pick<
+    LessonFacts,
+    'title' | 'steps' | 'minutes' | 'record_from' | 'welcome' | 'welcome_ink' | 'welcome_picture' | 'invited_only'
+  >
 >;
 /** A change, told by what becomes of the lesson as it is when its turn comes. */
 export type Edit = (lesson: LessonFacts) => Changes;

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # A board that a student makes in a class and owns: for themselves and for staff, until staff open it to others.
+    class OwnBoard
+      # So many one person makes in a lesson.
+      MOST = 10
+
+      # @param archive [Store::Archive]
+      # @param sitting_id [String]
+      # @param by [Core::Person]
+      def initialize(archive, sitting_id, by:)
+        @archive = archive
+        @sitting = archive.sittings.fetch(sitting_id)
+        @by = by
+      end
+
+      # @param name [String]
+      # @return [Hash] the board
+      # @raise [Core::Refusal] `not_here`, `may_not_add`, `too_many_boards`
+      def call(name:)
+        may!
+        raise too_many if @archive.lessons.owned(@sitting[:lesson_id], @by.id) >= MOST
+
+        id = @archive.lessons.add_board(@sitting[:lesson_id], name: Core::Name.clean(name), audience: 'people', outside: 'work',
+                                                              people: Sequel.pg_array([@by.id], :text), owner_id: @by.id,
+                                                              rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
+        Classes.new(@archive).boards_changed_in(@sitting)
+        @archive.lessons.board(id)
+      end
+
+      private
+
+      def may!
+        names = Core::Streams::StreamName
+        sitting = state(names.sitting(@sitting[:id]))
+        raise Core::Refusal.new(:not_here, 'You are not in this class.') unless sitting.in?(@by.id)
+
+        place = state(names.place(@sitting[:id], sitting.seats[@by.id].place))
+        answer = Core::Rights::Ask.call(:add, by: @by, sitting: sitting, place: place)
+        raise Core::Refusal.new(answer.code, answer.says) unless answer.allowed?
+      end
+
+      def state(stream) = @archive.log.state(stream).first
+
+      def too_many = Core::Refusal.new(:too_many_boards, "You have made #{MOST} boards here. Go on on one of them.")
+    end
+  end
+end
