@@ -24,9 +24,11 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
 
   after { close_browsers }
 
-  define_method(:fits) do |what|
+  # What comes from below lies over the paper's own tools.
+  define_method(:fits) do |what, over: false|
     settle(odalys)
-    expect(odalys.evaluate_script("(#{check})(390, true)").map { |words| "#{what}: #{words}" }).to eq([])
+    wrong = odalys.evaluate_script("(#{check})(390, true)").reject { |words| over && words.include?('lies beneath') }
+    expect(wrong.map { |words| "#{what}: #{words}" }).to eq([])
     expect_accessible(odalys)
   end
 
@@ -57,7 +59,7 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
 
   def hand_out
     from_below('Sheet') do
-      fits('the sheet')
+      fits('the sheet', over: true)
       press('Hand out')
       odalys.find('button', text: /\A12 copies/, wait: 30).click
     end
@@ -75,7 +77,7 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
     from_below('Sheet') do
       press('Draw pairs')
       expect(odalys).to have_text('of 6 pairs done')
-      fits('the pairs')
+      fits('the pairs', over: true)
       press('End the pairs')
       expect(odalys).to have_button('Draw pairs')
     end
@@ -84,7 +86,7 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
   def people
     odalys.find('[data-testid^=seat-stand-in]', match: :first).click
     expect(odalys).to have_css('[role=dialog]')
-    fits('a seat')
+    fits('a seat', over: true)
     odalys.find('button', text: /\ALend /, match: :first).click
     expect(odalys).to have_text('has the floor.')
     fits('the floor')
@@ -96,14 +98,14 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
     odalys.find('button', text: /\AExchange/).click
     odalys.find('textarea').set("Two minutes more.\n")
     expect(odalys).to have_css('[data-testid=post]', text: 'Two minutes more.')
-    fits('the exchange')
+    fits('the exchange', over: true)
     press('Put away')
   end
 
   def end_the_class
     press('End class')
     expect(odalys).to have_css('[role=dialog]')
-    fits('the question')
+    fits('the question', over: true)
     press('End the class')
     expect(odalys).to have_css('h2', text: 'The class has ended')
     fits('the end')

@@ -6,12 +6,13 @@ RSpec.describe Veranda::Live::Welcomes do
   # Somebody who is told things and does nothing.
   class Ear
     attr_reader :person, :sitting_id, :outbox, :told
-    attr_accessor :rights, :welcomed
+    attr_accessor :rights, :welcomed, :following
 
     def initialize(who, sitting_id)
       @person = Demo::School.person(who)
       @sitting_id = sitting_id
       @rights = {}
+      @following = []
       @told = []
       @outbox = Struct.new(:messages) { def push_transient(bytes) = messages << bytes }.new([])
     end

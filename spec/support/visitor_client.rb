@@ -30,7 +30,7 @@ class VisitorClient
   # Sends a file to the shelf (or a lesson's zip) in pieces, as the front end does.
   # @return [Response] to the last piece, or to the beginning when that was refused
   def upload(path, course: 'navigation', piece: 1024 * 1024, **more)
-    begun = post('/api/uploads', { course: course, name: File.basename(path), size: File.size(path), **more })
+    begun = post('/api/uploads', { course: course, name: File.basename(path), size: File.size(path), **more }.compact)
     return begun unless begun.status == 201
 
     File.open(path, 'rb') do |file|

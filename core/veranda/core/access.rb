@@ -82,11 +82,17 @@ module Veranda
       # @param boards [Boolean] whether they may read any board that shows it
       # @param recorded [Boolean] whether they may watch a recording in which a board for everyone shows it
       # @param welcomes [Boolean] whether it is the picture of a welcome to a lesson in which they have a part
-      def slide?(teaches:, boards: false, recorded: false, welcomes: false) = teaches || boards || recorded || welcomes
+      # @param posted [Boolean] whether it was posted where they read
+      def slide?(teaches:, boards: false, recorded: false, welcomes: false, posted: false)
+        teaches || boards || recorded || welcomes || posted
+      end
 
       # Whether the file may be had as it was brought.
       # @param kind [String] see {Materials::Kinds}
-      def original?(kind:, teaches:, **seen) = teaches || (%w[sound clip].include?(kind) && slide?(teaches: false, **seen))
+      # @param posted [Boolean] whether it was posted where they read: then it was meant to be had
+      def original?(kind:, teaches:, posted: false, **seen)
+        teaches || posted || (%w[sound clip].include?(kind) && slide?(teaches: false, **seen))
+      end
 
       # Whether a recording may be watched.
       # @param person [Person, nil] in their role in its lesson

@@ -113,7 +113,7 @@ module Veranda
 
       def picture!(lesson, id)
         material = archive.materials.find_all([id]).first
-        return if material && material[:course_id] == lesson[:course_id] && material[:kind] == 'picture'
+        return if material && material[:course_id] == lesson[:course_id] && material[:kind] == 'picture' && material[:sitting_id].nil?
 
         raise Core::Refusal.new(:no_such_material, 'There is no such picture on this shelf.')
       end

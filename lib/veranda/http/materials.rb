@@ -48,6 +48,22 @@ module Veranda
         end, uses: archive.materials.boards(id)))
       end
 
+      # A file that was posted in a class, for whoever reads it there.
+      get '/api/posted/:id' do |id|
+        material = archive.materials.fetch(id)
+        allowed!(reader.slide?(material))
+        json(told(material))
+      end
+
+      # Staff who read it put it on the shelf.
+      post '/api/posted/:id/shelf' do |id|
+        material = archive.materials.fetch(id)
+        teaching!(material[:course_id])
+        allowed!(reader.slide?(material))
+        archive.materials.shelve(id)
+        json({})
+      end
+
       patch '/api/materials/:id' do |id|
         mine!(id)
         facts = Core::Contract.check(CHANGES, input)
@@ -104,7 +120,18 @@ module Veranda
       end
 
       # @return [Hash] the material, for those who teach its course
-      def mine!(id) = archive.materials.fetch(id).tap { |material| teaching!(material[:course_id]) }
+      def mine!(id)
+        material = archive.materials.fetch(id)
+        raise Core::Refusal.new(:no_such_material, 'That is not on the shelf.') if material[:sitting_id]
+
+        material.tap { teaching!(material[:course_id]) }
+      end
+
+      # A material with its slides, as whoever may see it is told.
+      def told(material)
+        slides = archive.materials.slides(material[:id], material[:version])
+        shown(material).merge(slides: slides.map { |slide| slide.slice(:slide, :w, :h, :words) }, uses: [])
+      end
 
       def open!(id) = allowed!(reader.slide?(archive.materials.fetch(id)))
 

@@ -6,7 +6,8 @@ module Veranda
     # begins (`Upload-Offset`); asking for it tells where to go on after a break. The last piece makes the material.
     class Uploads < Resource
       NEW = Core::Contract.define do
-        required(:course).value(Core::Types::ID)
+        optional(:course).value(Core::Types::ID)
+        optional(:sitting).value(Core::Types::ID)
         required(:name).filled(:string, max_size?: 400)
         required(:size).value(:integer, gteq?: 0, lteq?: 1 << 50)
         optional(:replaces).maybe(Core::Types::ID)
@@ -20,14 +21,14 @@ module Veranda
 
       post '/api/uploads' do
         facts = Core::Contract.check(NEW, input)
-        teaching!(facts[:course])
-        replaces!(facts)
+        facts[:sitting] ? posting!(facts) : shelving!(facts)
         if archive.uploads.open_of(someone![:id]) >= MOST_OPEN
           raise Core::Refusal.new(:too_fast, 'Many uploads are under way. Wait until some are through.')
         end
 
         archive.uploads.sweep(before: Time.now - FORGOTTEN)
-        upload = archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], **facts.except(:course))
+        upload = archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], sitting_id: facts[:sitting],
+                                       **facts.except(:course, :sitting))
         status 201
         json(shown(upload))
       end
@@ -50,11 +51,27 @@ module Veranda
 
       private
 
+      def shelving!(facts)
+        raise Core::Refusal.new(:bad_input, 'A file goes to the shelf of a course, or to a class.') unless facts[:course]
+
+        teaching!(facts[:course])
+        replaces!(facts)
+      end
+
+      # A file for the exchange of a class. It replaces nothing, and nothing but a file is made of it.
+      def posting!(facts)
+        lesson = archive.lessons.fetch(archive.sittings.fetch(facts[:sitting])[:lesson_id])
+        Preparing::Posting.new(archive, facts[:sitting], by: in_lesson!(lesson)).check!(facts[:size])
+        facts[:course] = lesson[:course_id]
+        facts[:purpose] = 'material'
+        %i[replaces label].each { |field| facts.delete(field) }
+      end
+
       def replaces!(facts)
         return unless facts[:replaces]
 
         material = archive.materials.fetch(facts[:replaces])
-        return if material[:course_id] == facts[:course]
+        return if material[:course_id] == facts[:course] && material[:sitting_id].nil?
 
         raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
       end

@@ -201,14 +201,23 @@ module Veranda
         order.in_class(@hub.archive.sittings.open_of(@lesson[:id]))
       end
 
-      # A mark may name only a material that its author may see.
+      # A mark may name only a material that its author may see, and a post only a file that its author brought to the class.
       def materials!(order)
+        file = order.input[:file] || (order.input[:post].is_a?(Hash) && order.input[:post][:file])
+        own_file!(order, file) if file
         return if order.input[:marks].nil? || order.by.staff?
 
         named = order.input[:marks].filter_map { |mark| mark[:material] if mark.is_a?(Hash) }.uniq
         return if named.empty? || Preparing::Reader.new(@hub.archive, order.by.to_h.merge(stand_in: order.by.stand_in?)).slides?(named)
 
         raise Core::Refusal.new(:no_such_material, 'There is no such material for you to put on a board.')
+      end
+
+      def own_file!(order, id)
+        material = @hub.archive.materials.find_all([id]).first
+        return if material && material[:sitting_id] == order.sitting_id && material[:made_by] == order.by.id
+
+        raise Core::Refusal.new(:no_such_material, 'There is no such file of yours to post here.')
       end
 
       # Nobody but whoever leads a place moves the view of the others.

@@ -65,12 +65,38 @@ module Veranda
         courses[lesson[:course_id]] || ('guest' if @archive.people.guest?(lesson[:id], @person[:id]))
       end
 
-      def teaches?(material) = Core::Person::STAFF.include?(courses[material[:course_id]])
+      # What was posted in a class is on nobody's shelf.
+      def teaches?(material) = material[:sitting_id].nil? && Core::Person::STAFF.include?(courses[material[:course_id]])
 
       def seen(material)
         rows = @archive.materials.shown_on(material[:id])
         { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
-          welcomes: @archive.lessons.welcoming_with(material[:id]).any? { |lesson| !in_lesson(lesson).nil? } }
+          posted: posted?(material), welcomes: @archive.lessons.welcoming_with(material[:id]).any? { |lesson| !in_lesson(lesson).nil? } }
+      end
+
+      def posted?(material)
+        return false unless material[:sitting_id] || @archive.materials.posted_in(material[:id]).any?
+        return true if @person && material[:made_by] == @person[:id]
+
+        @archive.materials.posted_in(material[:id]).any? { |stream| reads?(stream) || recorded_words?(stream) }
+      end
+
+      # @param stream [String] of words in a class
+      def reads?(stream)
+        sitting_id = Core::Streams::StreamName.sitting_id(stream)
+        person = in_lesson(@archive.lessons.fetch(@archive.sittings.fetch(sitting_id)[:lesson_id])) or return false
+        names = Core::Streams::StreamName
+        states = [names.sitting(sitting_id), names.staff(sitting_id), names.own(sitting_id, person.id)].map do |name|
+          @archive.log.state(name).first
+        end
+        Core::Access.reads?(person, *states.first(2), stream, states.last)
+      end
+
+      def recorded_words?(stream)
+        row = @archive.recordings.fetch(Core::Streams::StreamName.sitting_id(stream))
+        recording?(row) && (@archive.recordings.recording(row)&.streams || []).include?(stream)
+      rescue Core::Refusal
+        false
       end
 
       # Whether the person is in the class of a lesson now, and not just at its doors.

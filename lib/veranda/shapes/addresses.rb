@@ -48,6 +48,8 @@ module Veranda
         'GET /api/boards/:id/at/:seq' => shape(:BoardView),
         'GET /api/courses/:id/materials' => list(shape(:Material)),
         'POST /api/courses/:id/links' => ID,
+        'GET /api/posted/:id' => shape(:MaterialFacts),
+        'POST /api/posted/:id/shelf' => NOTHING,
         'GET /api/materials/:id' => shape(:MaterialFacts),
         'PATCH /api/materials/:id' => shape(:Material),
         'DELETE /api/materials/:id' => NOTHING,

@@ -74,7 +74,7 @@ module Veranda
       }.freeze
 
       EXCHANGE = {
-        posted: object({ id: STRING, to: STRING, name: STRING, text: STRING }),
+        posted: object({ id: STRING, to: STRING, name: STRING, text: STRING }, may: { file: STRING }),
         deleted: object({ id: STRING }),
         reacted: object({ id: STRING, sign: maybe(Views::SIGN) }),
         pinned: object({ id: STRING, on: BOOLEAN }),

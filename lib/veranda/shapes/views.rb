@@ -85,7 +85,7 @@ module Veranda
                           about: 'A thread, as those who are in it know of it; with `staff` all staff of the class are.'),
         Reaction: object({ person: STRING, sign: SIGN }),
         Post: object({ id: STRING, by: STRING, name: STRING, to: STRING, at: MOMENT },
-                     may: { text: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)), parked: PARKED },
+                     may: { text: STRING, file: STRING, deleted_by: STRING, reactions: list(shape(:Reaction)), parked: PARKED },
                      about: 'Its text is gone once somebody deleted it.'),
 
         OwnCopyRow: object({ board: STRING, of: STRING }, may: { with: list(STRING) }),

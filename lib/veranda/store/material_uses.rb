@@ -2,8 +2,8 @@
 
 module Veranda
   module Store
-    # Notes which boards show which materials, in the same commit as the entries by which they do.
-    # Nothing is ever struck out: the board's history still shows it.
+    # Notes which boards show which materials, and where files were posted, in the same commit as the entries by which they are.
+    # Of boards nothing is ever struck out: their history still shows it. What was posted is gone once the post is deleted.
     module MaterialUses
       module_function
 
@@ -15,6 +15,7 @@ module Veranda
             [material, Core::Streams::StreamName.id(entry.stream)]
           end
         end.uniq
+        note_posts(db, entries)
         return if uses.empty?
 
         known = db[:materials].where(id: uses.map(&:first)).select_map(:id)
@@ -23,7 +24,21 @@ module Veranda
       end
 
       # @return [Boolean]
-      def any?(entries) = entries.any? { |entry| materials(entry).any? }
+      def any?(entries)
+        entries.any? { |entry| materials(entry).any? || entry.kind == 'deleted' || (entry.kind == 'posted' && entry.body[:file]) }
+      end
+
+      def note_posts(db, entries)
+        entries.each do |entry|
+          case entry.kind
+          when 'posted'
+            file = entry.body[:file] or next
+            db[:posted_files].insert_conflict.insert(material_id: file, stream: entry.stream, post_id: entry.body[:id])
+          when 'deleted' then db[:posted_files].where(stream: entry.stream, post_id: entry.body[:id]).delete
+          end
+        end
+      end
+      private_class_method :note_posts
 
       def materials(entry)
         case entry.kind

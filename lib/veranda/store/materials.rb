@@ -34,7 +34,7 @@ module Veranda
       # @param sort [String] `newest`, `title` or `size`
       # @return [Array<Hash>]
       def of_course(course_id, search: '', sort: 'newest')
-        rows = present.where(course_id: course_id, taken_off_at: nil)
+        rows = present.where(course_id: course_id, taken_off_at: nil, sitting_id: nil)
         search.split.each { |word| rows = rows.where(matching(word)) }
         order = { 'title' => Sequel.function(:lower, :title), 'size' => Sequel.desc(:size) }.fetch(sort, Sequel.desc(:made_at))
         with_uses(rows.order(order, :id).limit(Core::Materials::Limits::MOST_LISTED).map { |row| tidy(row) })
@@ -70,6 +70,20 @@ module Veranda
                                          state: 'ready', slide_count: 0, made_by: person_id)
           id
         end
+      end
+
+      # @return [Array<String>] streams of a class in which it was posted
+      def posted_in(id) = @db[:posted_files].where(material_id: id).distinct.select_map(:stream)
+
+      # Puts what was posted on the shelf of its course.
+      def shelve(id) = @db[:materials].where(id: id).update(sitting_id: nil)
+
+      # @param since [Time]
+      # @return [Integer] bytes that somebody brought to classes
+      def posted_bytes(person_id, since:)
+        there = @db[:material_versions].join(:materials, id: :material_id).exclude(sitting_id: nil)
+                                       .where(Sequel[:materials][:made_by] => person_id) { Sequel[:materials][:made_at] > since }.sum(:size)
+        (there || 0) + (@db[:uploads].where(person_id: person_id).exclude(sitting_id: nil).sum(:size) || 0)
       end
 
       # @param changes [Hash] any of `title`, `labels`, `first_slide`
@@ -163,7 +177,8 @@ module Veranda
       def add(upload)
         id = Ids.call
         @db[:materials].insert(id: id, course_id: upload[:course_id], title: Core::Materials::FileName.title(upload[:name]),
-                               labels: Sequel.pg_array([upload[:label]].compact, :text), made_by: upload[:person_id])
+                               labels: Sequel.pg_array([upload[:label]].compact, :text), made_by: upload[:person_id],
+                               sitting_id: upload[:sitting_id])
         [id, 1]
       end
 

@@ -19,13 +19,14 @@ module Veranda
       # @param replaces [String, nil] id of the material of which this is a new version
       # @param label [String, nil] a label for the new material
       # @param purpose [String] `material`, or `lesson` for a zip that a lesson is made of
+      # @param sitting_id [String, nil] the class in which it is to be posted
       # @return [Hash] the upload
       # @raise [Core::Refusal] `file_too_large`, `file_empty`
-      def begin(course_id:, person_id:, name:, size:, replaces: nil, label: nil, purpose: 'material')
+      def begin(course_id:, person_id:, name:, size:, replaces: nil, label: nil, purpose: 'material', sitting_id: nil)
         Core::Materials::Limits.check_size!(name, size)
         id = Ids.call
         @db[:uploads].insert(id: id, course_id: course_id, person_id: person_id, name: Core::Materials::FileName.clean(name),
-                             size: size, replaces: replaces, label: label, purpose: purpose)
+                             size: size, replaces: replaces, label: label, purpose: purpose, sitting_id: sitting_id)
         FileUtils.touch(@files.upload_path(id))
         fetch(id, person_id)
       end

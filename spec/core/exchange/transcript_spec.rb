@@ -31,6 +31,7 @@ RSpec.describe Veranda::Core::Exchange::Transcript do
     vtt = made(post('a', 1_000_000 + 3_723_004, "1 < 2 & 3 --> 4\n\n<b>x</b>"), post('b', 900_000, 'before it began')).vtt
     expect(vtt).to start_with("WEBVTT\n\n00:00:00.000 --> 00:00:02.000\n<v Farah>before it began\n\n")
     expect(vtt).to include("01:02:03.004 --> 01:02:05.004\n<v Farah>1 &lt; 2 &amp; 3 --&gt; 4\n&lt;b&gt;x&lt;/b&gt;\n")
+    expect(made(post('f', 1_000_000, '', file: 'm')).vtt).to include('<v Farah>(a file)')
     expect(made(post('long', 1_000_000, 'w' * 2_000)).vtt).to include('00:00:00.000 --> 00:00:08.000')
   end
 

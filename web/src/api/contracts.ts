@@ -201,6 +201,7 @@ export interface Commands {
   'exchange.post': {
     id: string;
     text: string;
+    file?: string;
   };
   'exchange.delete': {
     id: string;
@@ -224,11 +225,13 @@ export interface Commands {
     post: {
       id: string;
       text: string;
+      file?: string;
     };
   };
   'thread.post': {
     id: string;
     text: string;
+    file?: string;
   };
   'thread.delete': {
     id: string;

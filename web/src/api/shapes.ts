@@ -1163,6 +1163,7 @@ export interface Post {
   to: string;
   at: number;
   text?: string;
+  file?: string;
   deleted_by?: string;
   reactions?: Reaction[];
   parked?: 'waiting' | 'done';
@@ -1384,6 +1385,7 @@ export interface PostedBody {
   to: string;
   name: string;
   text: string;
+  file?: string;
 }
 export interface DeletedBody {
   id: string;

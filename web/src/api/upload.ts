@@ -2,7 +2,9 @@ import { ask, get, post, Refused, remove, secret } from './http';
 import type { Upload } from './shapes';
 
 export interface UploadRequest {
-  course: string;
+  course?: string;
+  /** The class in whose exchange it is to be posted. */
+  sitting?: string;
   /** Id of the material of which this is a new version. */
   replaces?: string;
   label?: string;

@@ -19,12 +19,14 @@ module Veranda
           required(:post).hash do
             required(:id).value(Types::ID)
             required(:text).value(:string)
+            optional(:file).value(Types::ID)
           end
         end
 
         def decide
           others!
           may_write_to!(people)
+          may! :bring if input[:post][:file]
           in_class!
           somebody_here!(people, input[:staff])
           raise Refusal.new(:thread_exists, 'That thread has begun already.') if thread.begun?

@@ -5,8 +5,9 @@ module Veranda
     module Exchange
       # What was written to everyone in a place, in order; what staff pinned and parked of it.
       class Posts
-        # A post: `{ id:, by:, name:, to:, text:, at: }`; `reactions` are rows of `{ person:, sign: }`, `parked` is `waiting` or `done`. One
-        # that was deleted has no text and says who deleted it in `deleted_by`.
+        # A post: `{ id:, by:, name:, to:, text:, at: }`, with the id of a material in `file` where there is one; `reactions` are rows of
+        # `{ person:, sign: }`, `parked` is `waiting` or `done`. One that was deleted has no text and says who deleted it in
+        # `deleted_by`.
         # @return [Hash{String => Hash}] by id, oldest first
         attr_reader :posts
         # @return [Array<String>] ids of posts that stay in view, in the order in which they were pinned
@@ -59,7 +60,7 @@ module Veranda
         end
 
         def delete(id, by)
-          change(id) { |post| post.except(:text, :reactions, :parked).merge(deleted_by: by) }
+          change(id) { |post| post.except(:text, :file, :reactions, :parked).merge(deleted_by: by) }
           @pinned -= [id]
         end
 

@@ -64,7 +64,8 @@ module Veranda
         private
 
         def row(post, stream)
-          { at: post[:at], name: post[:name], text: post[:text], to: whom(stream, post[:by]) }
+          text = [post[:text], *('(a file)' if post[:file])].reject(&:empty?).join(' ')
+          { at: post[:at], name: post[:name], text: text, to: whom(stream, post[:by]) }
         end
 
         def whom(stream, author)

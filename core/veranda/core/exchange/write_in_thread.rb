@@ -12,11 +12,13 @@ module Veranda
         contract do
           required(:id).value(Types::ID)
           required(:text).value(:string)
+          optional(:file).value(Types::ID)
         end
 
         def decide
           may_write_to!(state.people)
           somebody_here!(state.people, state.staff)
+          may! :bring if input[:file]
           entry('posted', { **WritePost.fit(input, state), to: TO, name: by.name })
         end
       end

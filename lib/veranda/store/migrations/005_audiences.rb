@@ -15,6 +15,16 @@ Sequel.migration do
       ALTER TABLE courses ADD COLUMN private_in_transcripts boolean NOT NULL DEFAULT false;
       -- A picture from the shelf for those who wait.
       ALTER TABLE lessons ADD COLUMN welcome_picture text REFERENCES materials ON DELETE SET NULL;
+      -- Files that were posted in a class are materials that lie on no shelf. Who reads one of the streams it was posted in, sees it.
+      ALTER TABLE materials ADD COLUMN sitting_id text REFERENCES sittings ON DELETE CASCADE;
+      ALTER TABLE uploads ADD COLUMN sitting_id text REFERENCES sittings ON DELETE CASCADE;
+      CREATE TABLE posted_files (
+        material_id text NOT NULL REFERENCES materials ON DELETE CASCADE,
+        stream text NOT NULL,
+        post_id text NOT NULL,
+        PRIMARY KEY (material_id, stream, post_id)
+      );
+      CREATE INDEX ON posted_files (stream, post_id);
     SQL
   end
 
@@ -22,6 +32,10 @@ Sequel.migration do
     run <<~SQL
       DELETE FROM boards WHERE copy_of IS NOT NULL;
       UPDATE boards SET audience = 'staff' WHERE audience = 'people';
+      DROP TABLE posted_files;
+      DELETE FROM materials WHERE sitting_id IS NOT NULL;
+      ALTER TABLE uploads DROP COLUMN sitting_id;
+      ALTER TABLE materials DROP COLUMN sitting_id;
       ALTER TABLE lessons DROP COLUMN welcome_picture;
       ALTER TABLE courses DROP COLUMN private_in_transcripts;
       ALTER TABLE boards DROP COLUMN people, DROP COLUMN sitting_id, DROP COLUMN copy_of, DROP COLUMN owner_id,

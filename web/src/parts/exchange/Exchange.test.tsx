@@ -1,9 +1,24 @@
 import { act, createEvent, fireEvent, render, screen } from '@testing-library/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Incoming, Post } from '../../api/shapes';
+import { Refused } from '../../api/http';
+import type { Incoming, MaterialFacts, Post } from '../../api/shapes';
 import { ALL_RIGHTS, connection, refused } from '../../testing/live';
 import { place, sitting } from '../../testing/classes';
 import { Exchange } from './Exchange';
+
+const server = vi.hoisted(() => ({ uploads: [] as unknown[], refusal: null as Error | null, file: {} as object }));
+vi.mock('../../api/upload', () => ({
+  upload: (...call: unknown[]) => {
+    server.uploads.push(call);
+    return server.refusal ? Promise.reject(server.refusal) : Promise.resolve('m1');
+  },
+}));
+vi.mock('../../api/http', async (original) => ({
+  ...(await original<object>()),
+  get: () => Promise.resolve(server.file),
+  post: () => Promise.resolve({}),
+}));
 
 const STREAM = 'exchange/s.main';
 const post = (id: string, text: string, by = 'jonas'): Post => ({
@@ -35,7 +50,12 @@ const shown = (posts: Post[] = [], rights = ALL_RIGHTS, more: Record<string, unk
     },
     rights,
   });
-  render(<Exchange sitting="s" place="main" />, { wrapper: live.wrapper });
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <Exchange sitting="s" place="main" />
+    </QueryClientProvider>,
+    { wrapper: live.wrapper },
+  );
   return live;
 };
 const box = () => screen.getByLabelText<HTMLTextAreaElement>('Write to everyone here');
@@ -254,5 +274,60 @@ describe('Exchange', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Parked 1' }));
     expect(log().textContent).toContain('Work in pairs');
     expect(log().textContent).not.toContain('Other');
+  });
+});
+
+describe('files in the exchange', () => {
+  const picture = new File(['x'], 'lights.png', { type: 'image/png' });
+  const facts = (more: Partial<MaterialFacts>) => ({
+    ...{ id: 'm1', title: 'lights', name: 'lights.png', version: 1, kind: 'picture', state: 'ready', size: 2048 },
+    ...{ findings: [], slides: [{ slide: 1, w: 40, h: 30, words: '' }] },
+    ...more,
+  });
+  const paste = (file: File) => fireEvent.paste(box(), { clipboardData: { files: [file] } });
+  beforeEach(() => Object.assign(server, { uploads: [], refusal: null, file: facts({}) }));
+
+  it('are pasted, go with the next post, and come back with it when it is refused', async () => {
+    const { socket, asked, tell } = shown();
+    paste(picture);
+    expect(await screen.findByText('With lights.png')).toBeTruthy();
+    expect(server.uploads).toEqual([[picture, { sitting: 's' }]]);
+    fireEvent.keyDown(box(), { key: 'Enter' });
+    expect(asked()).toEqual([['exchange.post', expect.objectContaining({ text: '', file: 'm1' })]]);
+    expect(screen.queryByText('With lights.png')).toBeNull();
+    const { id } = socket.said.find(({ t }) => t === 'do')!;
+    tell({ t: 'refused', id: id as string, code: 'may_not_post', says: 'Not now.' });
+    expect(await screen.findByText('With lights.png')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Without it' }));
+    expect(screen.queryByText('With lights.png')).toBeNull();
+  });
+
+  it('are refused in words, and offered to nobody who may bring nothing', async () => {
+    server.refusal = new Refused('file_too_large', 'A file in the exchange has up to 25 MB.', 422);
+    const { tell } = shown();
+    paste(picture);
+    expect(await screen.findByText('A file in the exchange has up to 25 MB.')).toBeTruthy();
+    tell({
+      t: 'rights',
+      rights: { 'place/s.main': { ...ALL_RIGHTS, bring: refused('You may not bring materials.') } },
+    });
+    expect(screen.queryByRole('button', { name: 'Add a file' })).toBeNull();
+  });
+
+  it('are shown as what they are: pictures, sounds, what is still looked through, what could not be opened', async () => {
+    const show = async (more: Partial<MaterialFacts>, wanted: () => Promise<unknown>) => {
+      server.file = facts(more);
+      const { client } = shown([{ ...post('a', ''), file: 'm1' }]);
+      expect(await wanted()).toBeTruthy();
+      client.close();
+      document.body.innerHTML = '';
+    };
+    await show({}, () => screen.findByAltText('lights'));
+    await show({ kind: 'sound' }, () => screen.findByLabelText('lights.png'));
+    await show({ kind: 'document' }, () => screen.findByText('lights.png (2 kB)'));
+    await show({ state: 'working' }, () => screen.findByText('lights.png is being looked through.'));
+    await show({ state: 'failed', findings: [{ code: 'x', says: 'This picture is damaged.' }] }, () =>
+      screen.findByText('This picture is damaged.'),
+    );
   });
 });

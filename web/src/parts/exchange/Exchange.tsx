@@ -2,12 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { useConnection, useLive, usePlace } from '../../live/hooks';
-import { exchangeStream, threadStream } from '../../live/streams';
+import { get, post as httpPost } from '../../api/http';
+import { PAGE_WIDTH } from '../../api/contracts';
+import type { MaterialFacts } from '../../api/shapes';
+import { placed, slideSized } from '../../board/placed';
+import { boardStream, exchangeStream, threadStream } from '../../live/streams';
 import { useSteady } from '../hooks/useSteady';
 import { count } from '../words/times';
 import { Filters, passes, type Filter } from './Filters';
 import type { PostActs } from './PostMenu';
 import { PostView } from './PostView';
+import { useAttaching } from './useAttaching';
 import { usePosting } from './usePosting';
 import { useReadingBack } from './useReadingBack';
 import { useWords, type Word } from './useWords';
@@ -34,6 +39,7 @@ export function Exchange({ sitting, place, wanted = null }: Props) {
   const kept = useMemo(() => (words ?? []).filter(({ id }) => pinned.includes(id)), [words, pinned]);
   const { list, onScroll, below, toNewest } = useReadingBack(shown, you?.id);
   const writing = usePosting(sitting, place, threads, you, wanted);
+  const files = useAttaching(sitting);
   const acts = usePostActs(sitting, place, you?.staff ?? false, writing.answer);
 
   return (
@@ -106,6 +112,7 @@ export function Exchange({ sitting, place, wanted = null }: Props) {
         key={stream}
         {...{ to: writing.to, onTo: writing.setTo, seats: writing.seats, reason: writing.reason, input: writing.input }}
         {...{ threadsReason: writing.threadsReason, remark: writing.remark, onPost: writing.post }}
+        files={writing.mayBring ? files : null}
       />
     </Box>
   );
@@ -115,7 +122,8 @@ export function Exchange({ sitting, place, wanted = null }: Props) {
 function usePostActs(sitting: string, place: string, staff: boolean, answer: (post: Word) => void): PostActs {
   const live = useLive();
   const stream = exchangeStream(sitting, place);
-  const signs = usePlace(sitting, place)?.reactions ?? false;
+  const room = usePlace(sitting, place);
+  const signs = room?.reactions ?? false;
   const steady = useSteady({
     answer,
     remove: ({ id, thread }: Word) =>
@@ -127,6 +135,21 @@ function usePostActs(sitting: string, place: string, staff: boolean, answer: (po
         ? live.do('thread.react', threadStream(sitting, thread.id), { id, ...(sign && { sign }) })
         : live.do('exchange.react', stream, { id, ...(sign && { sign }) })),
     pin: ({ id }: Word, on: boolean) => void live.do('exchange.pin', stream, { id, on }),
+    toBoard: ({ file }: Word) =>
+      void (async () => {
+        const shown = room?.shown;
+        if (!shown) return live.notice('nothing_shown', 'No board is on show to put it on.');
+        const facts = await get<MaterialFacts>(`/api/posted/${file}`);
+        const first = facts.slides[0];
+        if (!first) return live.notice('no_slides', `${facts.name} has no picture to put on a board.`);
+        const marks = [placed(slideSized(facts, first), shown.page, [PAGE_WIDTH / 2, 400])];
+        await live.do('board.put', boardStream(shown.board), { marks });
+      })().catch((error: Error) => live.notice('not_put', error.message)),
+    toShelf: ({ file }: Word) =>
+      void httpPost(`/api/posted/${file}/shelf`).then(
+        () => live.notice('shelved', 'It is on the shelf.'),
+        (error: Error) => live.notice('not_shelved', error.message),
+      ),
     park: ({ id }: Word, parked: 'waiting' | 'done' | null) =>
       void live.do('exchange.park', stream, { id, ...(parked && { parked }) }),
   });
@@ -135,7 +158,7 @@ function usePostActs(sitting: string, place: string, staff: boolean, answer: (po
       answer: steady.answer,
       remove: steady.remove,
       ...(signs && { sign: steady.sign }),
-      ...(staff && { pin: steady.pin, park: steady.park }),
+      ...(staff && { pin: steady.pin, park: steady.park, toBoard: steady.toBoard, toShelf: steady.toShelf }),
     }),
     [steady, signs, staff],
   );

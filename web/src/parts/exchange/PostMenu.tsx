@@ -16,6 +16,9 @@ export interface PostActs {
   pin?: (post: Word, on: boolean) => void;
   park?: (post: Word, parked: 'waiting' | 'done' | null) => void;
   remove: (post: Word) => void;
+  /** Puts the file of a post on the board on show, or on the shelf. */
+  toBoard?: (post: Word) => void;
+  toShelf?: (post: Word) => void;
 }
 
 interface Props {
@@ -77,7 +80,7 @@ export function PostMenu({ post, you, acts, pinned }: Props) {
 type Item = [string, (() => void)?];
 
 function itemsFor({ post, you, acts, pinned }: Props): Item[] {
-  const { answer, sign, pin, park, remove } = acts;
+  const { answer, sign, pin, park, remove, toBoard, toShelf } = acts;
   const mine = post.reactions?.find(({ person }) => person === you.id)?.sign;
   const answers: Item[] =
     answer && (post.thread || post.by !== you.id)
@@ -101,8 +104,14 @@ function itemsFor({ post, you, acts, pinned }: Props): Item[] {
             ['Take out of the parked', () => park(post, null)],
           ]
         : [['Park for later', () => park(post, 'waiting')]];
+  const file: Item[] = post.file
+    ? [
+        ...(toBoard ? [['Put the file on the board', () => toBoard(post)] as Item] : []),
+        ...(toShelf ? [['Put the file on the shelf', () => toShelf(post)] as Item] : []),
+      ]
+    : [];
   const own: Item[] = post.by === you.id || you.staff ? [['Delete', () => remove(post)]] : [];
-  return [answers, signs, [...kept, ...later], own]
+  return [answers, signs, file, [...kept, ...later], own]
     .filter((group) => group.length > 0)
     .flatMap((group, index) => (index === 0 ? group : [['divider'] as Item, ...group]));
 }

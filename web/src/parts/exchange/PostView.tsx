@@ -5,6 +5,7 @@ import { firstName } from '../words/people';
 import { SIGN_WORDS, signCounts } from '../words/signs';
 import { clockTime } from '../words/times';
 import { toWhom } from './audience';
+import { PostedFile } from './PostedFile';
 import { PostMenu, type PostActs } from './PostMenu';
 import type { Word } from './useWords';
 
@@ -57,6 +58,7 @@ export const PostView = memo(function PostView({ post, you, time = clockTime(pos
       <Box dir="auto" sx={{ overflowWrap: 'anywhere', whiteSpace: 'pre-wrap', opacity: post.on_its_way ? 0.65 : 1 }}>
         {post.text}
       </Box>
+      {post.file && <PostedFile id={post.file} />}
       {post.reactions && (
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           {signCounts(post.reactions)

@@ -8,6 +8,7 @@ import { useShortcuts } from '../hooks/useShortcuts';
 import { useUnsent } from '../hooks/useUnsent';
 import { audienceWords, type Audience } from './audience';
 import { ToWhom } from './ToWhom';
+import type { useAttaching } from './useAttaching';
 
 interface Props {
   to: Audience;
@@ -23,11 +24,13 @@ interface Props {
   /** Where one writes. */
   input: React.RefObject<HTMLInputElement | null>;
   /** @returns whether it was taken in */
-  onPost: (text: string) => Promise<boolean>;
+  onPost: (text: string, file?: string) => Promise<boolean>;
+  /** Files that go with what one writes; null where none may. */
+  files: ReturnType<typeof useAttaching> | null;
 }
 
 /** Where one writes. What was refused comes back; who goes away with something unsent is asked. */
-export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost }: Props) {
+export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost, files }: Props) {
   const [text, setText] = useState('');
   const [underway, setUnderway] = useState(0);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
@@ -36,16 +39,20 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
     e: ['Write to everyone here', () => (onTo('everyone'), input.current?.focus())],
     w: ['Write to somebody alone', () => setChoosing(chooser.current)],
   });
-  useUnsent(text.trim() !== '' || underway > 0);
+  const file = files?.attached ?? null;
+  const picker = useRef<HTMLInputElement>(null);
+  useUnsent(text.trim() !== '' || underway > 0 || file !== null);
 
   const send = async () => {
     const words = text.trim();
-    if (!words) return;
+    if (!words && !file) return;
     setText('');
+    files?.drop();
     setUnderway((n) => n + 1);
-    const taken = await onPost(words);
+    const taken = await onPost(words, file?.id);
     setUnderway((n) => n - 1);
     // A refused post goes back into the box, before what was written since.
+    if (!taken) files?.back(file);
     if (!taken) setText((present) => (present ? `${words}\n${present}` : words));
   };
   const key = (event: KeyboardEvent) => {
@@ -76,9 +83,39 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
           >
             {whom}
           </Button>
+          {files && reason === null && (
+            <>
+              <input
+                ref={picker}
+                type="file"
+                hidden
+                aria-label="A file to post"
+                onChange={(event) => {
+                  const chosen = event.target.files?.[0];
+                  event.target.value = '';
+                  if (chosen) void files.attach(chosen);
+                }}
+              />
+              <Button
+                size="small"
+                onClick={() => picker.current?.click()}
+                sx={{ ml: 'auto', minHeight: { xs: 44, md: 28 }, p: '0 8px', fontSize: 13 }}
+              >
+                Add a file
+              </Button>
+            </>
+          )}
           {remark && <Box sx={{ color: 'text.secondary' }}>{remark}</Box>}
         </Box>
         {reason && <Box sx={{ mt: 0.5 }}>{reason}</Box>}
+        {(file || files?.says) && (
+          <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, mt: 0.5 }}>
+            {files?.says ?? `With ${file!.name}`}
+            <Button size="small" onClick={files?.drop} sx={{ minHeight: { xs: 44, md: 24 }, p: '0 8px', fontSize: 13 }}>
+              Without it
+            </Button>
+          </Box>
+        )}
       </Box>
       {choosing && (
         <ToWhom
@@ -103,8 +140,14 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={key}
+        onPaste={(event) => {
+          const pasted = event.clipboardData.files[0];
+          if (!files || !pasted) return;
+          event.preventDefault();
+          void files.attach(pasted);
+        }}
         endAdornment={
-          text.trim() !== '' &&
+          (text.trim() !== '' || file !== null) &&
           reason === null && (
             <Button onClick={() => void send()} sx={{ display: { md: 'none' }, alignSelf: 'flex-end', mr: -1 }}>
               Post

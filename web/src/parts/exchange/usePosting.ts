@@ -47,10 +47,10 @@ export function usePosting(
     to.people.some((id) => !isStaff(seats.find((seat) => seat.id === id) ?? { role: 'student' }));
   const reason = to === 'everyone' ? refusal(rights?.post) : toStudents ? threadsReason : null;
 
-  const post = async (text: string): Promise<boolean> => {
-    if (to === 'everyone' || !you) return (await live.do('exchange.post', stream, { id: newId(), text })).ok;
+  const post = async (text: string, file?: string): Promise<boolean> => {
+    const first = { id: newId(), text, ...(file && { file }) };
+    if (to === 'everyone' || !you) return (await live.do('exchange.post', stream, first)).ok;
     const thread = threadFor(threads, to, you, room?.oversight ?? false);
-    const first = { id: newId(), text };
     if (thread) return (await live.do('thread.post', threadStream(sitting, thread.id), first)).ok;
     return (
       await live.do('exchange.begin_thread', stream, { id: newId(), people: to.people, staff: to.staff, post: first })
@@ -62,7 +62,18 @@ export function usePosting(
     // The menu gives the focus back to its button first.
     setTimeout(() => input.current?.focus());
   };
-  return { to, setTo, seats, reason, threadsReason, remark: remarkOn(to, room), input, post, answer };
+  return {
+    to,
+    setTo,
+    seats,
+    reason,
+    threadsReason,
+    remark: remarkOn(to, room),
+    input,
+    post,
+    answer,
+    mayBring: rights?.bring.allowed ?? false,
+  };
 }
 
 const others = (state: SittingState | undefined, you: You | null) =>
