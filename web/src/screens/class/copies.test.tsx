@@ -108,7 +108,19 @@ describe('what is for somebody and not for all', () => {
     tell(entry('own/s.farah', 'boards', { boards: [] }));
     tell({ t: 'lost', stream: 'board/b5', says: 'That board is no longer open to you.' });
     expect(screen.queryByText('No board is on show yet.')).toBeNull();
-    expect(screen.queryByLabelText('Also for you')).toBeNull();
+    expect(screen.queryByRole('button', { name: 'For Farah' })).toBeNull();
+  });
+});
+
+describe('a board of one’s own', () => {
+  it('is made by whoever may add boards, with a name', async () => {
+    joined(FARAH);
+    fireEvent.click(screen.getByRole('button', { name: 'Make a board of your own' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Make it' }));
+    expect(server.posted).toEqual([]);
+    fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: ' Sketches ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Make it' }));
+    await waitFor(() => expect(server.posted).toEqual([['/api/classes/s/own-boards', { name: 'Sketches' }]]));
   });
 });
 
