@@ -59,6 +59,7 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
     expect(odalys).to have_no_text('Keys on this page')
 
     conduct
+    hand_out
     write
     end_the_class
     expect(errors(odalys)).to eq([])
@@ -84,6 +85,30 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
     expect(odalys).to have_text('Briony has the floor.')
     reach_and_press('Take the floor back')
     expect(odalys).to have_no_text('Briony has the floor.')
+  end
+
+  def hand_out
+    to_the_screen
+    reach_and_press('Hand out')
+    expect(odalys).to have_text('12 copies', wait: 30)
+    to_the_screen
+    press('u')
+    expect(odalys).to have_text('of 12 have begun')
+    expect_accessible(odalys)
+    reach(/\AAlder/)
+    press(:enter)
+    expect(odalys).to have_css('[aria-label="This copy"]')
+    expect_accessible(odalys)
+    to_the_screen
+    press('r')
+    expect(odalys).to have_no_css('[aria-label="This copy"]')
+    press('u')
+    expect(odalys).to have_no_text('of 12 have begun')
+    reach_and_press('Draw pairs')
+    expect(odalys).to have_text('of 6 pairs done')
+    expect_accessible(odalys)
+    reach_and_press('End the pairs')
+    expect(odalys).to have_no_text('of 6 pairs done')
   end
 
   def write

@@ -51,6 +51,10 @@ RSpec.describe 'Who hears what' do
       @words.each { |stream, words| readers(stream).each { |who| @allowed[who] |= words } }
     end
 
+    # By its address, a board is open to the course as well, whoever was let in.
+    def by_address(who) = @boards.select { |_, audience| opens?(audience, who) }.keys + @copies.select { |_, owner| STAFF.include?(who) || owner.include?(who) }.keys
+    def every_board = @boards.keys + @copies.keys
+
     def now(who) = @words.select { |stream, _| readers(stream).include?(who) }.values.flatten
   end
 
@@ -72,7 +76,7 @@ RSpec.describe 'Who hears what' do
   def step(dice, reckoning)
     staff, student = Reckoning::STAFF.sample(random: dice), reckoning.in.sample(random: dice)
     speaker = [staff, *student].sample(random: dice)
-    case dice.rand(14)
+    case dice.rand(16)
     when 0..2 then say(dice, reckoning, speaker)
     when 3..4 then draw(dice, reckoning, speaker)
     when 5 then whisper(dice, reckoning, speaker)
@@ -82,6 +86,7 @@ RSpec.describe 'Who hears what' do
     when 10 then act(dice, staff, ids[:room], 'class.set_exchange', { oversight: reckoning.oversee(!reckoning.oversight) })
     when 11 then hand_out(dice, reckoning, staff)
     when 12 then peek(dice, student)
+    when 13..14 then fetch(dice, reckoning)
     else open_board(dice, reckoning)
     end
   end
@@ -111,9 +116,15 @@ RSpec.describe 'Who hears what' do
 
   def whisper_on(dice, reckoning, who)
     stream = reckoning.threads_of(who).select { |thread| reckoning.readers(thread).length > 1 }.sample(random: dice) or return
+    told_of(who, stream)
     said = next_word
     act(dice, who, stream, 'thread.post', { id: said, text: said })
     reckoning.written(stream, said)
+  end
+
+  # What another process has begun is there a moment later.
+  def told_of(who, stream)
+    @wires[who].wait { |message| message['stream'] == stream || (message['streams'] || []).any? { |part| part['stream'] == stream } }
   end
 
   # At once after it, somebody on the other process says something that whoever was turned out must not hear.
@@ -165,6 +176,16 @@ RSpec.describe 'Who hears what' do
   def peek(dice, who)
     streams = ARCHIVE.db[:boards].where(lesson_id: made[:lesson]).select_map(:id).map { |id| "board/#{id}" }
     @wires[who]&.say(t: 'follow', streams: streams.first(40)) if dice.rand(2).zero?
+  end
+
+  # Somebody asks for a page or a board by its address, as a file.
+  def fetch(dice, reckoning)
+    who, board = all.sample(random: dice), reckoning.every_board.sample(random: dice)
+    id = board.delete_prefix('board/')
+    path = ["/api/boards/#{id}/p1.svg", "/api/boards/#{id}/small.svg", "/api/boards/#{id}/at/1"].sample(random: dice)
+    visitor = (@visitors ||= Hash.new { |known, name| known[name] = VisitorClient.new(servers[all.index(name) % 2], as: name) })[who]
+    allowed = path.end_with?('/at/1') ? Reckoning::STAFF.include?(who) : reckoning.by_address(who).include?(board)
+    expect([who, path, visitor.get(path).status == 200]).to eq([who, path, allowed])
   end
 
   def open_board(dice, reckoning)

@@ -2,6 +2,25 @@
 
 require_relative '../spec_helper'
 
+RSpec.describe 'Who waits at the doors' do
+  it 'is told to staff, with who comes to the course for the first time' do
+    server = Server.shared
+    course = "course-#{Veranda::Store::Ids.call}"
+    ARCHIVE.db[:courses].insert(id: course, name: 'A new course')
+    { 'odalys' => 'instructor', 'farah' => 'student', 'jonas' => 'student' }.each do |who, role|
+      ARCHIVE.db[:memberships].insert(course_id: course, person_id: who, role: role)
+    end
+    lessons = Array.new(2) { ARCHIVE.lessons.create(course_id: course, title: 'A lesson', minutes: 30, starts_at: Time.now) }
+    first, second = lessons.map { |lesson| fresh_class(open: false, lesson: lesson)[:sitting] }
+    perform('odalys', 'class.open', "sitting/#{first}")
+    perform('farah', 'class.join', "sitting/#{first}")
+    %w[farah jonas].each { |who| perform(who, 'class.join', "sitting/#{second}") }
+    ask = ->(who) { VisitorClient.new(server, as: who).get("/api/classes/#{second}/newcomers") }
+    expect(ask.call('odalys').body).to eq('people' => ['jonas'])
+    expect(ask.call('farah').status).to eq(403)
+  end
+end
+
 RSpec.describe 'Looking into a class unseen' do
   let(:server) { Server.shared }
   let(:made) { fresh_class }

@@ -41,6 +41,13 @@ module Veranda
         json(board: board)
       end
 
+      # Who of those at the doors comes to this course for the first time.
+      get '/api/classes/:id/newcomers' do |id|
+        taught!(id)
+        waiting = archive.log.state(Core::Streams::StreamName.staff(id)).first.waiting.keys
+        json(people: archive.sittings.newcomers(id, waiting))
+      end
+
       OWN = Core::Contract.define { required(:name).filled(:string, max_size?: 80) }
 
       # A board of one's own.

@@ -38,6 +38,7 @@ module Veranda
         'GET /api/classes/:id/places/:place/rights' => object({ people: list(shape(:SurveyRow)) }),
         'GET /api/classes/:id/places/:place/heard' => object({ people: list(shape(:HeardRow)), gini: maybe(NUMBER) }),
         'POST /api/classes/:id/places/:place/pairs' => object({ pairs: list(shape(:PairRow)) }),
+        'GET /api/classes/:id/newcomers' => object({ people: list(STRING) }),
         'GET /api/classes/:id/copies' => object({ copies: list(shape(:CopyWork)) }),
         'POST /api/classes/:id/own-boards' => object({ board: STRING }),
         'POST /api/classes/:id/boards' => object({ board: STRING }),

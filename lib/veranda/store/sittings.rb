@@ -48,6 +48,18 @@ module Veranda
         classes.flat_map { |id| [names.place(id, main), names.exchange(id)] } + boards.map { |id| names.board(id) }
       end
 
+      # @param sitting_id [String]
+      # @param people [Array<String>]
+      # @return [Array<String>] those of them who were never in another class of the course
+      def newcomers(sitting_id, people)
+        course = @db[:lessons].where(id: @db[:sittings].where(id: sitting_id).select(:lesson_id)).get(:course_id)
+        others = @db[:sittings].join(:lessons, id: :lesson_id).where(course_id: course, rehearsal: false)
+                               .exclude(Sequel[:sittings][:id] => sitting_id).select_map(Sequel[:sittings][:id])
+        names = others.product(people).to_h { |sitting, person| [Core::Streams::StreamName.own(sitting, person), person] }
+        placed = @db[:entries].where(stream: names.keys, kind: 'placed').exclude(Sequel.lit("body->>'place'") => Core::Sittings::Places::WAITING)
+        people - names.values_at(*placed.distinct.select_map(:stream))
+      end
+
       # Sets up a class, with its streams ready for `class.plan`.
       # @return [String] id
       def create(lesson_id, rehearsal: false, id: Ids.call)

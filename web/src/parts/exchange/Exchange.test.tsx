@@ -331,3 +331,22 @@ describe('files in the exchange', () => {
     );
   });
 });
+
+describe('addresses in posts', () => {
+  it('lead there, in a page that learns nothing of this one, and nothing else does', () => {
+    shown([
+      post('a', 'See https://example.org/lights?x=1, (http://example.org/b) and https://example.org.'),
+      post('b', 'javascript:alert(1) ftp://x "https://" <a href="https://example.org/c">c</a>'),
+    ]);
+    const links = screen.getAllByRole('link').map((link) => [link.textContent, link.getAttribute('href')]);
+    expect(links).toEqual(
+      ['https://example.org/lights?x=1', 'http://example.org/b', 'https://example.org', 'https://example.org/c'].map(
+        (address) => [address, address],
+      ),
+    );
+    expect(screen.getAllByRole('link').every((link) => link.getAttribute('rel')!.includes('noopener'))).toBe(true);
+    expect(log().textContent).toContain(
+      'See https://example.org/lights?x=1, (http://example.org/b) and https://example.org.',
+    );
+  });
+});

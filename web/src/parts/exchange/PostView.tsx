@@ -6,6 +6,7 @@ import { SIGN_WORDS, signCounts } from '../words/signs';
 import { clockTime } from '../words/times';
 import { toWhom } from './audience';
 import { PostedFile } from './PostedFile';
+import { PostText } from './PostText';
 import { PostMenu, type PostActs } from './PostMenu';
 import type { Word } from './useWords';
 
@@ -56,7 +57,7 @@ export const PostView = memo(function PostView({ post, you, time = clockTime(pos
         {acts && you && !post.on_its_way && <PostMenu {...{ post, you, acts, pinned }} />}
       </Box>
       <Box dir="auto" sx={{ overflowWrap: 'anywhere', whiteSpace: 'pre-wrap', opacity: post.on_its_way ? 0.65 : 1 }}>
-        {post.text}
+        <PostText text={post.text ?? ''} />
       </Box>
       {post.file && <PostedFile id={post.file} />}
       {post.reactions && (

@@ -2,6 +2,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Switch from '@mui/material/Switch';
 import type { ReactNode } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../../api/http';
 import { useLive } from '../../live/hooks';
 import type { StaffState } from '../../live/staff';
 import { sittingStream, staffStream } from '../../live/streams';
@@ -26,19 +28,31 @@ export function AtTheDoors({ sitting, staff, open }: Props) {
       void live.do('class.let_in', sittingStream(sitting), { people: people.slice(i, i + AT_ONCE) });
   };
   const { waiting, removed, each } = staff;
+  const ids = waiting.map(({ id }) => id).join(' ');
+  const newcomers = useQuery({
+    queryKey: ['newcomers', sitting, ids],
+    queryFn: () => get<{ people: string[] }>(`/api/classes/${sitting}/newcomers`),
+    enabled: ids !== '',
+    staleTime: Infinity,
+  });
+  const fresh = new Set(newcomers.data?.people);
+  const hint = ({ id, role, held }: StaffState['waiting'][number]) =>
+    [held && 'sent back to wait', fresh.has(id) && 'here for the first time', role === 'guest' && 'guest']
+      .filter(Boolean)
+      .join(' · ') || undefined;
   return (
     <Box component="section" aria-label="At the doors">
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         {waiting.length === 0 ? 'Nobody waits' : `${count(waiting.length, 'person', 'people')} waiting`}
       </Box>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {waiting.map(({ id, name, held }) => (
-          <Person key={id} name={name} hint={held ? 'sent back to wait' : undefined}>
-            {open && <Button onClick={() => letIn([id])}>Let in</Button>}
+        {waiting.map((row) => (
+          <Person key={row.id} name={row.name} hint={hint(row)}>
+            {open && <Button onClick={() => letIn([row.id])}>Let in</Button>}
             <Button
-              aria-label={`Remove ${name}`}
+              aria-label={`Remove ${row.name}`}
               sx={{ border: 'none', bgcolor: 'transparent', color: 'text.secondary' }}
-              onClick={() => void live.do('class.remove', sittingStream(sitting), { person: id, place: 'waiting' })}
+              onClick={() => void live.do('class.remove', sittingStream(sitting), { person: row.id, place: 'waiting' })}
             >
               Remove
             </Button>
