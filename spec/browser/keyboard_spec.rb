@@ -21,9 +21,13 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
   after { close_browsers }
 
   def press(*all) = keys(odalys, *all)
-  # What the focused element is called.
+  # What the focused element is called, without what is hidden from those who listen.
   def focused = odalys.evaluate_script(<<~JS)
-    ((one) => (one.getAttribute('aria-label') || one.labels?.[0]?.textContent || one.textContent).trim())(document.activeElement)
+    ((one) => {
+      const heard = one.cloneNode(true);
+      heard.querySelectorAll('[aria-hidden]').forEach((each) => each.remove());
+      return (one.getAttribute('aria-label') || one.labels?.[0]?.textContent || heard.textContent).trim();
+    })(document.activeElement)
   JS
 
   # Goes by Tab to what is called so, as far as it takes.

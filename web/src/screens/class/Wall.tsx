@@ -98,8 +98,6 @@ function Hung({ copy, now, onOpen }: { copy: Copy; now: number; onOpen: Props['o
     <Box
       component="button"
       type="button"
-      // What is written on the copy is not what it is called.
-      aria-label={`${copy.name}: ${copyWords(copy, now)}`}
       onClick={() => onOpen(copy.board, page)}
       sx={{
         display: 'block',

@@ -20,6 +20,7 @@ vi.mock('../../api/http', async (original) => ({
   ...(await original<object>()),
   get: (path: string) => {
     if (path.endsWith('/heard')) return Promise.resolve(survey.heard);
+    if (path.endsWith('/newcomers')) return Promise.resolve({ people: ['ruth'] });
     if (!path.includes('/rights')) return new Promise(() => {});
     survey.asked.push(path);
     return Promise.resolve({ people: survey.people });
@@ -365,7 +366,12 @@ describe('at the doors', () => {
   const doors = (more: Partial<StaffView>) => {
     const live = connection({ you: ODALYS, streams: { [STAFF]: staff(more) } });
     const Those = () => <AtTheDoors sitting="s" staff={useStaff('s')!} open />;
-    render(<Those />, { wrapper: live.wrapper });
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <Those />
+      </QueryClientProvider>,
+      { wrapper: live.wrapper },
+    );
     return live;
   };
   const row = (id: string, name: string, more = {}) => ({ id, name, role: 'student' as const, since: 1, ...more });
@@ -378,6 +384,11 @@ describe('at the doors', () => {
     const let_in = asked().map(([, input]) => (input as { people: string[] }).people.length);
     expect(let_in).toEqual([1, 25, 2]);
     expect(asked()[0]).toEqual(['class.let_in', { people: ['p3'] }]);
+  });
+
+  it('say who is here for the first time, and who is a guest', async () => {
+    doors({ waiting: [row('ruth', 'Ruth Tallis', { role: 'guest' }), row('nils', 'Nils Aro')] });
+    expect(await screen.findByText('here for the first time · guest')).toBeTruthy();
   });
 
   it('say who was sent back or removed, and how people come in', () => {
