@@ -85,7 +85,7 @@ class Screenshots
     visit(@odalys, '/lessons/rules/class', 'button')
     visit(@farah, '/lessons/rules/class', 'h2')
     @sitting = @odalys.current_url[%r{classes/(\w+)}, 1]
-    @others = (PEOPLE - %w[odalys farah]).map { |who| Wire.join(@server, who, { sitting: @sitting }) }
+    @others = (PEOPLE - %w[odalys farah]).to_h { |who| [who, Wire.join(@server, who, { sitting: @sitting })] }
     shoot(@farah, 'waiting-room')
   end
 
@@ -106,11 +106,11 @@ class Screenshots
   # Everybody's copy of the crossing, some of them begun.
   def wall
     @odalys.click_button('Hand out')
-    copies = @others.map { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' } }
-    copies.first(8).each_with_index do |given, index|
+    copies = @others.except('tomas').transform_values { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' }['body']['board'] }
+    copies.first(8).each_with_index do |(who, copy), index|
       drawing = Demo::Drawing.new(prefix: "own#{index}")
       marks = [drawing.arrow(620 + 20 * index, 520, 220, -160 + 30 * index, ink: 'brick'), drawing.text(300, 180 + 40 * index, 'gives way', ink: 'lake')].first(1 + index % 2)
-      say(given['stream'][/\.(.*)/, 1], 'board.put', "board/#{given['body']['board']}", marks: marks)
+      say(who, 'board.put', "board/#{copy}", marks: marks)
     end
     @odalys.find('button', text: /\A\d+ cop/).click
     @odalys.has_text?('have begun')
