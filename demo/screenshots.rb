@@ -109,7 +109,7 @@ class Screenshots
     copies = @others.except('tomas').transform_values { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' }['body']['board'] }
     copies.first(8).each_with_index do |(who, copy), index|
       drawing = Demo::Drawing.new(prefix: "own#{index}")
-      marks = [drawing.arrow(620 + 20 * index, 520, 220, -160 + 30 * index, ink: 'brick'), drawing.text(300, 180 + 40 * index, 'gives way', ink: 'lake')].first(1 + index % 2)
+      marks = [drawing.arrow([560 + 20 * index, 640], [860, 420 + 30 * index], ink: 'brick'), drawing.text(300, 180 + 40 * index, 'gives way', ink: 'lake')].first(1 + index % 2)
       say(who, 'board.put', "board/#{copy}", marks: marks)
     end
     @odalys.find('button', text: /\A\d+ cop/).click

@@ -74,11 +74,11 @@ RSpec.describe 'A file that is posted' do
     expect(visitors['farah'].post('/api/uploads', { name: 'a.png', size: 9 }).body).to include('code' => 'bad_input')
     expect(visitors['farah'].post('/api/uploads', { sitting: made[:sitting], name: 'a.png', size: 26 * 1024 * 1024 }).body).to include('code' => 'file_too_large')
     expect(visitors['farah'].post('/api/uploads', { course: 'navigation', name: 'a.png', size: 9 }).status).to eq(403)
-    # Eight of 25 MB are all for a day, also while they are under way.
-    begun = Array.new(9) { visitors['farah'].post('/api/uploads', { sitting: made[:sitting], name: 'a.png', size: 25 * 1024 * 1024 }) }
+    # Eight of 25 MB are all for a day, also while they are under way; Nils has brought nothing else.
+    begun = Array.new(9) { visitors['nils'].post('/api/uploads', { sitting: made[:sitting], name: 'a.png', size: 25 * 1024 * 1024 }) }
     expect(begun.map(&:status)).to eq(([201] * 8) + [422])
     expect(begun.last.body['code']).to eq('too_much_today')
-    begun.first(8).each { |answer| visitors['farah'].delete("/api/uploads/#{answer.body['id']}") }
+    begun.first(8).each { |answer| visitors['nils'].delete("/api/uploads/#{answer.body['id']}") }
     wires['odalys'].do('class.rule', "place/#{made[:sitting]}.main", right: 'bring', allow: false)
     expect(bring('farah').body).to include('code' => 'may_not_bring')
     file = bring('odalys').body['material']

@@ -48,6 +48,7 @@ RSpec.describe 'Handing a board out' do
     jonas.do('class.raise_hand', "place/#{made[:sitting]}.main")
     expect(jonas.heard.to_s).not_to include('hers alone')
     expect(visitors['jonas'].get("/api/classes/#{made[:sitting]}/copies").status).to eq(403)
+    expect(visitors['odalys'].patch("/api/boards/#{copy}", { audience: 'everyone' }).body).to include('code' => 'is_a_copy')
     expect(visitors['jonas'].post("/api/classes/#{made[:sitting]}/boards", { copy: copy, named: true }).status).to eq(403)
   end
 

@@ -26,6 +26,7 @@ module Veranda
         facts = Core::Contract.check(CHANGES, input)
         facts[:name] = Core::Name.clean(facts[:name]) if facts[:name]
         named!(id, facts[:people]) if facts[:people]
+        not_a_copy!(id) if facts.key?(:audience) || facts.key?(:people)
         board = archive.lessons.update_board(id, **facts)
         Preparing::Classes.new(archive).boards_changed(board[:lesson_id])
         hub.review(board[:lesson_id])
@@ -73,6 +74,13 @@ module Veranda
       end
 
       private
+
+      # Whose a copy is, does not change; what others are to see of it is put in front of them as a board of its own.
+      def not_a_copy!(id)
+        return unless archive.lessons.board(id)[:copy_of]
+
+        raise Core::Refusal.new(:is_a_copy, 'That is somebody’s own copy. Show it to all in class, and it becomes a board for everyone.')
+      end
 
       # Only those who have a part in the lesson.
       def named!(id, people)
