@@ -104,16 +104,18 @@ RSpec.describe 'Handing a board out' do
 
   it 'is rehearsed with stand-ins, whose copies go with the rehearsal' do
     perform('odalys', 'board.put', board, marks: [stroke('prepared')])
-    rehearsal = visitors['odalys'].post("/api/lessons/#{made[:lesson]}/rehearsals", { stand_ins: 2 }).body['sitting']
+    rehearsal = visitors['odalys'].post("/api/lessons/#{made[:lesson]}/rehearsals", { stand_ins: 5 }).body['sitting']
     odalys = Wire.new(visitors['odalys'])
     odalys.hello({ sitting: rehearsal })
     odalys.do('class.open', "sitting/#{rehearsal}")
     copy = ARCHIVE.lessons.boards(made[:lesson], rehearsal_id: rehearsal).first[:id]
     odalys.do('class.hand_out', "sitting/#{rehearsal}", board: copy, on: true)
-    odalys.wait(30) { |message| message['kind'] == 'copies_given' }
+    copies = -> { ARCHIVE.log.state("staff/#{rehearsal}").first.copies.keys }
+    150.times { copies.call.length == 5 ? break : sleep(0.2) }
     expect(ARCHIVE.own_copies.of_lesson(made[:lesson])).to be_empty
     odalys.do('class.show', "place/#{rehearsal}.main", board: copy, page: 'p1')
-    own = ARCHIVE.log.state("staff/#{rehearsal}").first.copies.keys.map { |id| "board/#{id}" }
+    own = copies.call.map { |id| "board/#{id}" }
+    expect(own.length).to eq(5)
     drawn = -> { own.sum { |stream| ARCHIVE.log.entries(stream).count { |entry| entry.actor.start_with?('stand-in-') } } }
     300.times { drawn.call.positive? ? break : sleep(0.2) }
     expect(drawn.call).to be_positive
