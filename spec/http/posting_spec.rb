@@ -57,6 +57,11 @@ RSpec.describe 'A file that is posted' do
     expect(visitors['jonas'].post("/api/posted/#{file}/shelf").status).to eq(403)
     expect(visitors['odalys'].post("/api/posted/#{file}/shelf").status).to eq(200)
     expect(visitors['odalys'].get('/api/courses/navigation/materials').body.map { |row| row['id'] }).to include(file)
+    # A version that staff bring later was posted nowhere.
+    visitors['odalys'].upload(Decks.small_png, replaces: file)
+    300.times { ARCHIVE.materials.version(file, 2)[:state] == 'ready' ? break : sleep(0.1) }
+    originals = [1, 2].map { |version| visitors['jonas'].get("/api/materials/#{file}/#{version}/original").status }
+    expect(originals).to eq([200, 403])
   end
 
   it 'is one that its author brought to this very class' do

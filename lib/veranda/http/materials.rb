@@ -78,18 +78,18 @@ module Veranda
       end
 
       get '/api/materials/:id/:version/slides/:slide' do |id, version, slide|
-        open!(id)
+        open!(id, version)
         found = slide(id, version, slide)
         give(found[:picture], found[:type])
       end
 
       get '/api/materials/:id/:version/thumbnails/:slide' do |id, version, slide|
-        open!(id)
+        open!(id, version)
         give(slide(id, version, slide)[:thumbnail], 'image/png')
       end
 
       get '/api/materials/:id/:version/poster' do |id, version|
-        open!(id)
+        open!(id, version)
         poster = archive.materials.version(id, number(version, most: MOST_VERSION))[:facts].to_h['poster']
         raise Core::Refusal.new(:no_such_slide, 'There is no picture of it.') unless poster
 
@@ -98,7 +98,7 @@ module Veranda
 
       get '/api/materials/:id/:version/original' do |id, version|
         row = archive.materials.version(id, number(version, most: MOST_VERSION))
-        allowed!(reader.original?(archive.materials.fetch(id), row[:kind]))
+        allowed!(reader.original?(archive.materials.fetch(id), row[:kind], version: row[:version]))
         unless row[:original] && archive.files.exist?(row[:original])
           raise Core::Refusal.new(:no_such_material, 'The original is not kept here.')
         end
@@ -133,7 +133,7 @@ module Veranda
         shown(material).merge(slides: slides.map { |slide| slide.slice(:slide, :w, :h, :words) }, uses: [])
       end
 
-      def open!(id) = allowed!(reader.slide?(archive.materials.fetch(id)))
+      def open!(id, version) = allowed!(reader.slide?(archive.materials.fetch(id), version: number(version, most: MOST_VERSION)))
 
       def allowed!(allowed)
         return if allowed

@@ -46,13 +46,17 @@ module Veranda
       def slides?(ids) = ids.all? { |id| (material = @archive.materials.find_all([id]).first) && slide?(material) }
 
       # @param material [Hash]
-      def slide?(material) = Core::Access.slide?(teaches: teaches?(material)) || Core::Access.slide?(teaches: false, **seen(material))
+      # @param version [Integer]
+      def slide?(material, version: material[:version])
+        Core::Access.slide?(teaches: teaches?(material)) || Core::Access.slide?(teaches: false, **seen(material, version))
+      end
 
       # @param material [Hash]
       # @param kind [String] of the version that is asked for
-      def original?(material, kind)
+      # @param version [Integer] the one that is asked for
+      def original?(material, kind, version: material[:version])
         teaches = teaches?(material)
-        Core::Access.original?(kind: kind, teaches: teaches, **(teaches ? {} : seen(material)))
+        Core::Access.original?(kind: kind, teaches: teaches, **(teaches ? {} : seen(material, version)))
       end
 
       private
@@ -68,10 +72,16 @@ module Veranda
       # What was posted in a class is on nobody's shelf.
       def teaches?(material) = material[:sitting_id].nil? && Core::Person::STAFF.include?(courses[material[:course_id]])
 
-      def seen(material)
+      # What was posted is the first version; what staff bring in its place once it is on the shelf was posted nowhere.
+      FIRST = 1
+      private_constant :FIRST
+
+      def seen(material, version)
         rows = @archive.materials.shown_on(material[:id])
         { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
-          posted: posted?(material), welcomes: @archive.lessons.welcoming_with(material[:id]).any? { |lesson| !in_lesson(lesson).nil? } }
+          posted: version == FIRST && posted?(material), welcomes: @archive.lessons.welcoming_with(material[:id]).any? do |lesson|
+                                                           !in_lesson(lesson).nil?
+                                                         end }
       end
 
       def posted?(material)

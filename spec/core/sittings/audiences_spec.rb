@@ -141,6 +141,13 @@ RSpec.describe 'A locked board' do
     expect([kept.locked?, kept.page_locked?('p1'), kept.page_locked?('p2'), kept.view]).to eq([true, true, false, drawn.state.view])
   end
 
+  it 'gets nothing back by undo that was taken to another page before it was locked' do
+    drawn.do(farah, 'board.change', { changes: [{ id: 'mine', set: { page: 'p2' } }] })
+    drawn.do(odalys, 'board.lock', { on: true, page: 'p1' })
+    drawn.do(farah, 'board.undo')
+    expect(drawn.state.marks['mine'][:page]).to eq('p2')
+  end
+
   it 'takes back and does again nothing that is locked' do
     drawn.do(odalys, 'board.lock', { on: true, page: 'p2' })
     undone = drawn.do(farah, 'board.undo')

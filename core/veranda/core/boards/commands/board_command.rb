@@ -71,7 +71,9 @@ module Veranda
 
           ops.select do |op|
             mark = board.marks[op[:id]]
-            mark ? !locked?(mark) && (mark[:by] == by.id || arranges?) : !locked?(op[:mark] || {})
+            next !locked?(op[:mark] || {}) unless mark
+
+            !locked?(mark) && !board.page_locked?(op.dig(:set, :page)) && (mark[:by] == by.id || arranges?)
           end
         end
       end

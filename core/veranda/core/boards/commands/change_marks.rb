@@ -34,10 +34,15 @@ module Veranda
           mark = mark!(id)
           moves_prop?(mark, set) ? unlocked!(mark) : changeable!(mark)
           staff!('Only instructors and assistants lock marks.') if set.key?(:locked)
-          [page!(set[:page]), open_page!(set[:page])] if set[:page]
+          to!(set[:page]) if set[:page]
           set = Mark.tidy(set).reject { |field, value| mark[field] == value }
           Mark.check!(mark.merge(set)) if set.key?(:points) || set.key?(:press)
           { op: 'change', id: id, set: set } unless set.empty?
+        end
+
+        def to!(page)
+          page!(page)
+          open_page!(page)
         end
 
         # Pieces are there to be moved about by all who may use props.
