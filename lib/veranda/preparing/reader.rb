@@ -79,10 +79,10 @@ module Veranda
       def seen(material, version)
         rows = @archive.materials.shown_on(material[:id])
         { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
-          posted: version == FIRST && posted?(material), welcomes: @archive.lessons.welcoming_with(material[:id]).any? do |lesson|
-                                                           !in_lesson(lesson).nil?
-                                                         end }
+          posted: version == FIRST && posted?(material), welcomes: welcomes?(material) }
       end
+
+      def welcomes?(material) = @archive.lessons.welcoming_with(material[:id]).any? { |lesson| in_lesson(lesson) }
 
       def posted?(material)
         return false unless material[:sitting_id] || @archive.materials.posted_in(material[:id]).any?
