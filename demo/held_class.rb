@@ -65,6 +65,29 @@ module Demo
       end
     end
 
+    # Some work in rooms for a while, dealt as they would have been then; whoever comes first in each writes something on its board.
+    # @param names [Array<String>] of the rooms
+    # @param words [Array<String>] one for each room
+    # @return [Array<String>] ids of the rooms
+    def split(minute, name, step, people, names:, words:, minutes:)
+      row = @archive.sittings.fetch(@id)
+      meetings = Veranda::Core::Groups::Meetings.new(@archive.room_work.who_sat(row))
+      sizes = Veranda::Core::Groups::Sizes.in_rooms(people.length, names.length)
+      groups = Veranda::Core::Groups::Deal.new(people: people, sizes: sizes, meetings: meetings, seed: 1).call.rooms
+      rooms = names.each_with_index.map { |room, i| { id: "#{@id}-#{room.downcase.tr(' ', '-')}", name: room, people: groups[i] } }
+      boards = @archive.room_work.make_boards(row, rooms.map { |room| { **room, from: [{ id: nil, name: name, first_page: nil }] } })
+      staff = "staff/#{@id}"
+      plan = { by: 'rooms', number: names.length, way: 'deal', minutes: minutes.ceil }
+      act('odalys', minute, 'rooms.deal', staff, id: "#{@id}-rooms", name: name, step: step, plan: plan, seed: 1, again: 0, bound: 0, says: [], rooms: rooms)
+      act('odalys', minute + 0.2, 'rooms.open', staff, activity: "#{@id}-rooms", people: people, rooms: rooms.map { |room| { id: room[:id], boards: boards[room[:id]] } })
+      rooms.each_with_index do |room, i|
+        hand = Drawing.new(prefix: "room-#{i}", seed: i)
+        put(room[:people].first, minute + 1 + (i * 0.2), boards[room[:id]].first[:id], hand.text(160, 180, words[i], size: 40))
+      end
+      act('odalys', minute + minutes, 'rooms.time', staff, activity: "#{@id}-rooms", rooms: rooms.map { |room| room[:id] }, left: 0, grace: 0)
+      act('odalys', minute + minutes, 'rooms.bring_back', staff, activity: "#{@id}-rooms", rooms: rooms.map { |room| room[:id] }, people: people)
+    end
+
     # Ends the class and carries everything out in order of time.
     def finish(minute, people)
       people.each_with_index { |person, index| act(person, minute - 0.4 + index * 0.02, 'class.leave', @sitting, place: 'main') }

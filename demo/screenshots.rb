@@ -9,6 +9,8 @@ class Screenshots
 
   FOLDER = File.join(Veranda::ROOT, 'docs/screenshots')
   PEOPLE = %w[odalys tomas amadou bettina cosmin farah gethin hana ines jonas keiko mirela].freeze
+  SOUNDS = ['one long blast', 'two long', 'anchored: bell'].freeze
+  INKS = %w[lake brick moss].freeze
   NAMES = %w[Amadou Bettina Cosmin Farah Gethin Hana Ines Jonas].freeze
 
   def initialize
@@ -101,6 +103,40 @@ class Screenshots
     shoot(@odalys, 'class-instructor')
     small
     wall
+    rooms
+  end
+
+  # The fog drill: dealt by its cue, opened, and everyone at work in their rooms.
+  def rooms
+    @odalys.click_button('Go on to Fog drill')
+    @odalys.find('button', text: /\AFog drill: deal/).click
+    @odalys.click_button('Look at who is where')
+    @odalys.has_css?('[aria-label="Who is where"] li') || raise('nobody was dealt')
+    shoot(@odalys, 'rooms')
+    @odalys.within('[aria-label="Who is where"]') { @odalys.click_button('Open 3 rooms') }
+    @farah.has_css?('[aria-label^="Room "]', wait: 40) || raise('nobody went to a room')
+    work_in_rooms
+    @odalys.has_text?('calls')
+    shoot(@odalys, 'walk-round')
+    resize(@farah, 390, 844)
+    shoot(@farah, 'room-phone')
+    resize(@farah, 1280, 800)
+  end
+
+  def work_in_rooms
+    sleep 1
+    rooms = ARCHIVE.log.state("staff/#{@sitting}").first.activities.open[:rooms]
+    rooms.first(2).each_with_index do |room, i|
+      drawing = Demo::Drawing.new(prefix: "room#{i}")
+      board = "board/#{room[:boards].first[:id]}"
+      (room[:people] - ['farah']).each_with_index do |who, k|
+        say(who, 'board.put', board,
+            marks: [drawing.text(90 + (510 * k), 300 + (120 * i), SOUNDS[k % 3], ink: INKS[k % 3])])
+        say(who, 'class.signal', "place/#{@sitting}.#{room[:id]}", signal: 'done') if k.zero?
+      end
+    end
+    caller = (rooms[1][:people] - ['farah']).last
+    say(caller, 'room.call', "place/#{@sitting}.#{rooms[1][:id]}", on: true)
   end
 
   # Everybody's copy of the crossing, some of them begun.

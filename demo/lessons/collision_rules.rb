@@ -9,6 +9,9 @@ module Demo
     WATCH = { draw: false, post: true, props: false }.freeze
     JOIN_IN = { draw: true, post: true, props: true }.freeze
 
+    ROOMS = { by: 'rooms', number: 3, way: 'deal', names: %w[Pell Marram Sable], minutes: 20, ask: 20,
+              words: 'Roll for visibility, then place your counters. One of you is the lookout. Write who gives way and why.' }.freeze
+
     STEPS = [
       { id: 'names', title: 'Names', minutes: 10, shortest: 6, notes: 'Everyone writes a first name; sort them together.',
         board: 'rules-names', rules: JOIN_IN },
@@ -20,7 +23,7 @@ module Demo
         cues: [{ id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think', until_done: true }, { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' },
                { id: 'crossing-pairs', kind: 'pairs', size: 2, board: 'rules-crossing' }] },
       { id: 'fog', title: 'Fog drill', minutes: 28, shortest: 20, notes: 'Three groups. One sounds, the others say what she is.',
-        board: 'rules-fog', cues: [{ id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
+        board: 'rules-fog', cues: [{ id: 'fog-rooms', kind: 'rooms', label: 'Fog drill', plan: ROOMS }, { id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
       { id: 'reports', title: 'Reports', minutes: 15, shortest: 10, notes: 'Two minutes for each group.', board: 'rules-fog' },
       { id: 'sum-up', title: 'Sum up', minutes: 12, shortest: 6, notes: '', board: 'rules-crossing' }
     ].freeze

@@ -48,6 +48,8 @@ module Demo
       end
       held.move(14, 'signs')
       explain(held)
+      held.split(30, 'What dries at low water?', 'signs', people, names: %w[Pell Corran Marram Sable], minutes: 15,
+                                                                  words: ['4₂ is always covered', '1₆ dries by 1.6 m', 'Marram Bar dries', 'Sable Rock: dries 0.4 m'])
       held.move(48, 'sum-up')
       held.post('odalys', 50, 'For next Monday: find three depths that dry at low water.')
       held.finish(58, people)

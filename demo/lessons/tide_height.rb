@@ -73,6 +73,8 @@ module Demo
       ports(held, people)
       differ(held)
       twelfths(held)
+      held.split(46.6, 'Half the range', 'twelfths', people, names: %w[Pell Corran Marram Sable], minutes: 3.5,
+                                                             words: ['3.7 m ÷ 2 = 1.85 m', '0.9 + 1.85 = 2.75 m', 'At half time: 15:12', 'Springs: more'])
       own_sums(held, people)
       sum_up(held)
       held.finish(88, people)

@@ -79,6 +79,32 @@ RSpec.describe 'How pages lie', type: :journey do
     end
   end
 
+  it 'how people are split, who is where before rooms open, every room at once, and inside one' do
+    made = crowded
+    odalys, farah = browser(:odalys, server), browser(:farah, server)
+    { odalys: odalys, farah: farah }.each do |who, session|
+      enter(session, who.to_s)
+      session.visit("#{server.address}/classes/#{made[:sitting]}")
+      expect(session).to have_css('[data-testid=paper]')
+    end
+    odalys.click_button('Split into rooms')
+    expect(odalys).to have_text('people are here to be split')
+    found = sizes.flat_map { |size| looked(odalys, *size, check) }
+    plan = { by: 'rooms', number: 6, minutes: 10, words: 'Say what you see, and why. ' * 4, names: ['Corran Narrows, north of the bar', 'Pell'] }
+    visitor = VisitorClient.new(server, as: 'odalys')
+    activity = visitor.post("/api/classes/#{made[:sitting]}/rooms", { plan: plan, name: 'A fog drill with a long name' }).body['activity']
+    expect(odalys).to have_css('[aria-label="Who is where"]')
+    found += sizes.flat_map { |size| looked(odalys, *size, check) }
+    expect(visitor.post("/api/classes/#{made[:sitting]}/rooms/#{activity}/open").status).to eq(200)
+    expect(odalys).to have_css('[aria-label="Walk round"]')
+    expect(farah).to have_text('Say what you see, and why.', wait: 15)
+    room = ARCHIVE.log.state("staff/#{made[:sitting]}").first.activities.room_for('farah')
+    perform('farah', 'room.call', "place/#{made[:sitting]}.#{room}", on: true)
+    perform('odalys', 'rooms.announce', "staff/#{made[:sitting]}", activity: activity, rooms: [room], id: 'a', words: 'Five minutes more, and then one of you reports. ' * 3)
+    found += [odalys, farah].flat_map { |session| sizes.flat_map { |size| looked(session, *size, check) } }
+    expect(found.join("\n")).to eq('')
+  end
+
   it 'would be noticed' do
     session = browser(:farah, server)
     enter(session, 'farah')

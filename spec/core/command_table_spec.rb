@@ -15,6 +15,8 @@ RSpec.describe 'Who may do what' do
     'class.show' => :staff, 'class.rule' => :staff, 'class.cue' => :staff, 'class.stop_timer' => :staff, 'class.lend_floor' => :staff,
     'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff, 'class.hand_out' => :staff, 'class.end_pairs' => :staff,
     'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
+    'rooms.rename' => :staff, 'rooms.remove' => :staff, 'rooms.assign' => :staff, 'rooms.time' => :staff, 'rooms.announce' => :staff,
+    'rooms.step_in' => :staff, 'rooms.go' => :anyone, 'room.call' => :anyone,
     'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
     'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
   }
@@ -28,6 +30,10 @@ RSpec.describe 'Who may do what' do
     'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true }, 'class.show' => { board: 'b2', page: 'p1' },
     'class.rule' => { right: 'camera', allow: false }, 'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'jonas' },
     'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }, 'class.hand_out' => { board: 'b2', on: true },
+    'rooms.rename' => { activity: 'fog', room: 'r1', name: 'Pell' }, 'rooms.remove' => { activity: 'fog', room: 'r2', people: %w[jonas] },
+    'rooms.assign' => { activity: 'fog', moves: [{ person: 'jonas', room: 'r1', from: 'r2' }] }, 'rooms.time' => { activity: 'fog', rooms: %w[r1], more: 60 },
+    'rooms.announce' => { activity: 'fog', rooms: %w[r1], id: 'a', words: 'Soon.' }, 'rooms.step_in' => { to: 'r2', from: 'r1' },
+    'rooms.go' => { to: 'r2', from: 'r1' }, 'room.call' => { on: true },
     'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
     'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
     'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
@@ -67,7 +73,17 @@ RSpec.describe 'Who may do what' do
     words = Stage::Track.new('exchange/s1.main', hall.world)
     words.do(by, 'exchange.post', { id: 'own', text: 'mine' })
     words.do(by, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'begun', text: 'psst' } })
+    open_rooms(hall, who) if wire_name.match?(/\Arooms?\./)
     hall
+  end
+
+  # Whoever asks is in the first of two rooms, between which people may change.
+  def open_rooms(hall, who)
+    odalys = person(:odalys)
+    rooms = [[who.to_s], %w[jonas]].each_with_index.map { |people, i| { id: "r#{i + 1}", name: "Room #{i + 1}", people: people } }
+    hall.do(odalys, 'rooms.deal', { id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [],
+                                    plan: { by: 'rooms', number: 2, staff: true, free: true }, rooms: rooms })
+    hall.do(odalys, 'rooms.open', { activity: 'fog', people: [who.to_s, 'jonas'], rooms: rooms.map { |room| { id: room[:id], boards: [{ id: "#{room[:id]}--b", name: 'Fog' }] } } })
   end
 
   def set_rules(hall, who, rights, rule:, exception:, floor:, elsewhere:)
@@ -83,7 +99,8 @@ RSpec.describe 'Who may do what' do
   STREAMS_OF = { board: 'board/b1', sitting: 'sitting/s1', staff: 'staff/s1', place: 'place/s1.main', exchange: 'exchange/s1.main', thread: 'thread/s1.t' }.freeze
 
   def done?(hall, who, wire_name, input)
-    hall.world.perform(person(who), wire_name, input, on: STREAMS_OF.fetch(Core::Commands.fetch(wire_name).stream_kind), at: hall.clock += 1_000)
+    on = wire_name == 'room.call' ? 'place/s1.r1' : STREAMS_OF.fetch(Core::Commands.fetch(wire_name).stream_kind)
+    hall.world.perform(person(who), wire_name, input, on: on, at: hall.clock += 1_000)
     true
   rescue Core::Refusal => e
     expect(e.code.to_s).to match(/\A(may_not_|staff_only)/)

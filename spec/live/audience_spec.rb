@@ -20,7 +20,23 @@ RSpec.describe 'Who hears what' do
       @words = Hash.new { |hash, stream| hash[stream] = [] }
       @allowed = (STAFF + STUDENTS).to_h { |who| [who, []] }
       @oversight = false
+      @rooms = {}
     end
+
+    # While rooms are open each is in theirs; what is said there stays there, and its board goes to who sat in it.
+    attr_reader :rooms
+
+    def open_rooms(rooms) = @rooms = rooms
+
+    def close_rooms
+      @rooms.each { |room, facts| (@sat ||= {})[facts[:board]] = facts[:people] if room }
+      @rooms = {}
+    end
+
+    def room_of(who) = @rooms.find { |_, facts| facts[:people].include?(who) }&.first
+    def in_main = self.in.reject { |who| room_of(who) }
+    def room_streams(who) = STAFF.include?(who) ? @rooms.values.map { |facts| facts[:words] } : [@rooms[room_of(who)]&.fetch(:words)].compact
+    def room_boards(who) = [@rooms[room_of(who)]&.fetch(:board)].compact
 
     def in = STUDENTS.select { |who| @standing[who] == :in }
     def away = @standing.reject { |_, standing| standing == :in }
@@ -37,6 +53,13 @@ RSpec.describe 'Who hears what' do
 
     def readers(stream)
       there = STAFF + self.in
+      room = @rooms.values.find { |facts| [facts[:board], facts[:words]].include?(stream) }
+      # Staff are told of a room's board when they step in.
+      return (stream == room[:board] ? [] : STAFF) + (room[:people] & there) if room
+      return @sat[stream] & there if (@sat ||= {}).key?(stream)
+      return STAFF if stream.match?(%r{\Aexchange/[^.]+\.(?!main)})
+      return STAFF + in_main if stream.start_with?('exchange/')
+
       case stream
       when /\Athread/ then @threads.fetch(stream) & there
       when /\Aboard/ then @copies.key?(stream) ? there & [@copies[stream]] : there.select { |who| opens?(@boards[stream], who) }
@@ -76,7 +99,7 @@ RSpec.describe 'Who hears what' do
   def step(dice, reckoning)
     staff, student = Reckoning::STAFF.sample(random: dice), reckoning.in.sample(random: dice)
     speaker = [staff, *student].sample(random: dice)
-    case dice.rand(16)
+    case dice.rand(19)
     when 0..2 then say(dice, reckoning, speaker)
     when 3..4 then draw(dice, reckoning, speaker)
     when 5 then whisper(dice, reckoning, speaker)
@@ -87,11 +110,76 @@ RSpec.describe 'Who hears what' do
     when 11 then hand_out(dice, reckoning, staff)
     when 12 then peek(dice, student)
     when 13..14 then fetch(dice, reckoning)
+    when 15 then rooms(dice, reckoning, staff)
+    when 16..17 then in_room(dice, reckoning)
     else open_board(dice, reckoning)
     end
   end
 
+  # People are dealt into two rooms; or all are brought back, which needs the clock and therefore a moment.
+  def rooms(dice, reckoning, staff)
+    return bring_back(dice, reckoning, staff) if reckoning.rooms.any?
+    return if reckoning.in.length < 4
+
+    visitor = (@visitor ||= VisitorClient.new(servers.first, as: 'odalys'))
+    answer = visitor.post("/api/classes/#{made[:sitting]}/rooms", { name: 'Rooms', plan: { by: 'rooms', number: 2, grace: 0 } })
+    return if answer.body['code'] == 'too_many_activities'
+
+    @activity = answer.body['activity']
+    expect(visitor.post("/api/classes/#{made[:sitting]}/rooms/#{@activity}/open").status).to eq(200)
+    opened = ARCHIVE.log.state(ids[:staff]).first.activities[@activity][:rooms].to_h do |room|
+      [room[:id], { people: room[:people], board: "board/#{room[:boards].first[:id]}", words: "exchange/#{made[:sitting]}.#{room[:id]}" }]
+    end
+    opened.each_value do |facts|
+      facts[:people].each { |who| gained(who, facts[:board]) }
+      Reckoning::STAFF.each { |who| told_of(who, facts[:words]) }
+    end
+    reckoning.open_rooms(opened)
+  end
+
+  def bring_back(dice, reckoning, staff)
+    act(dice, staff, ids[:staff], 'rooms.time', { activity: @activity, rooms: reckoning.rooms.keys, left: 0, grace: 0 })
+    reckoning.in.each do |who|
+      next unless reckoning.room_of(who)
+
+      @wires[who].wait(15) do |message|
+        message['t'] == 'entry' && message['kind'] == 'room_kept' && message['body']['activity'] == @activity
+      end
+    end
+    reckoning.rooms.each_value { |facts| Reckoning::STAFF.each { |who| @wires[who].wait(15) { |message| message['t'] == 'lost' && message['stream'] == facts[:words] } } }
+    people = reckoning.rooms.values.flat_map { |facts| facts[:people] }
+    reckoning.close_rooms
+    people.each { |who| @wires[who].wait(15) { |message| message['t'] == 'gained' && message['stream'] == ids[:words] && message['head'] >= 0 && back?(who) } }
+  end
+
+  def back?(who) = ARCHIVE.log.state("own/#{made[:sitting]}.#{who}").first.place == 'main'
+  def gained(who, stream) = @wires[who].wait(15) { |message| message['t'] == 'gained' && message['stream'] == stream }
+
+  # Somebody says or draws something in their room; and tries the other one, which is refused.
+  def in_room(dice, reckoning)
+    who = reckoning.in.select { |one| reckoning.room_of(one) }.sample(random: dice) or return
+    other = reckoning.rooms.except(reckoning.room_of(who)).values.first
+    word = next_word
+    if dice.rand(2).zero?
+      stream = reckoning.room_boards(who).first
+      act(dice, who, stream, 'board.put', { marks: [text(word, word)] })
+    else
+      stream = reckoning.room_streams(who).first
+      act(dice, who, stream, 'exchange.post', { id: word, text: word })
+    end
+    reckoning.written(stream, word)
+    return unless other
+
+    expect(@wires[who].give('board.put', other[:board], { marks: [text('no', 'no')] })).to include('code' => 'no_access')
+    expect(@wires[who].give('exchange.post', other[:words], { id: 'no', text: 'no' })).to include('code' => 'no_access')
+    @wires[who].say(t: 'follow', streams: [other[:board], other[:words]])
+    visitor = (@visitors ||= Hash.new { |known, name| known[name] = VisitorClient.new(servers[all.index(name) % 2], as: name) })[who]
+    expect(visitor.get("/api/boards/#{other[:board].delete_prefix('board/')}/p1.svg").status).to be >= 403
+  end
+
   def say(dice, reckoning, who)
+    return if reckoning.room_of(who)
+
     spoken = next_word
     act(dice, who, ids[:words], 'exchange.post', { id: spoken, text: spoken })
     reckoning.written(ids[:words], spoken)
@@ -105,6 +193,8 @@ RSpec.describe 'Who hears what' do
   end
 
   def whisper(dice, reckoning, who)
+    return if reckoning.rooms.any?
+
     people = (Reckoning::STAFF + reckoning.in - [who]).sample(dice.rand(3), random: dice)
     staff = people.empty? || dice.rand(4).zero?
     id, said = "t#{dice.rand(10**9)}", next_word
@@ -129,7 +219,7 @@ RSpec.describe 'Who hears what' do
 
   # At once after it, somebody on the other process says something that whoever was turned out must not hear.
   def turn(dice, reckoning, staff, student)
-    return unless student && reckoning.in.length > 1
+    return if reckoning.rooms.any? || student.nil? || reckoning.in.length < 2
 
     verb = %w[class.send_to_wait class.remove].sample(random: dice)
     act(dice, staff, ids[:sitting], verb, { person: student, place: 'main' })
@@ -140,7 +230,7 @@ RSpec.describe 'Who hears what' do
 
   def let_in(dice, reckoning, staff)
     who, standing = reckoning.away.to_a.sample(random: dice)
-    return unless who
+    return if who.nil? || reckoning.rooms.any?
 
     if standing == :removed
       act(dice, staff, ids[:staff], 'class.let_back', { person: who })
@@ -210,6 +300,8 @@ RSpec.describe 'Who hears what' do
         reckoning.settle
       end
       sleep 1
+      # The history had rooms in it.
+      expect(ARCHIVE.log.state(ids[:staff]).first.activities.to_a.map { |activity| activity[:state] }).to include('closed')
       all.each do |who|
         told = @heard[who].flat_map { |wire| JSON.generate(wire.heard).scan(/word\d+end/) }.uniq
         expect(told - reckoning.allowed[who]).to be_empty, "#{who} heard what was not theirs: #{told - reckoning.allowed[who]}"

@@ -39,7 +39,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['class.rule', room, { right: 'draw', allow: true, person: 'farah' }], ['class.stop_timer', room, {}],
      ['class.move', sitting, { step: 'one' }], ['class.extend', sitting, { minutes: 1 }], ['class.record', sitting, { on: true }],
      ['class.cue', staff, { cue: 'c1' }], ['class.keep_together', room, { on: [true, false].sample(random: rng) }],
-     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number)].sample(random: rng)
+     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number), *rooms(made)].sample(random: rng)
   end
 
   def words(made, exchange, number)
@@ -48,6 +48,28 @@ RSpec.describe 'Everything that can be sent over a socket' do
     [['exchange.react', exchange, { id: post, sign: 'agree' }], ['exchange.pin', exchange, { id: post, on: true }], ['exchange.park', exchange, { id: post, parked: 'done' }],
      ['exchange.begin_thread', exchange, { id: "t#{rng.rand(20)}", people: %w[odalys nobody farah].sample(2, random: rng), staff: false, post: { id: post, text: 'Yours?' } }],
      ['thread.post', thread, { id: post, text: 'And?' }], ['thread.react', thread, { id: post, sign: 'thanks' }], ['thread.delete', thread, { id: post }]]
+  end
+
+  def rooms(made)
+    sitting, staff = "sitting/#{made[:sitting]}", "staff/#{made[:sitting]}"
+    one, other = %w[r1 r2 main r9].sample(2, random: rng)
+    some = %w[farah jonas nils hana odalys tomas]
+    [['rooms.assign', staff, { activity: 'fog', moves: [{ person: some.sample(random: rng), room: [one, nil].sample(random: rng), from: other }] }],
+     ['rooms.rename', staff, { activity: 'fog', room: one, name: "Room #{rng.rand(9)}" }],
+     ['rooms.remove', staff, { activity: 'fog', room: one, people: some }],
+     ['rooms.time', staff, { activity: 'fog', rooms: [one], **[{ more: 60 }, { hold: true }, { left: 300 }].sample(random: rng) }],
+     ['rooms.announce', staff, { activity: 'fog', rooms: [one, other], id: 'a', words: 'Soon.' }],
+     ['rooms.step_in', sitting, { to: one, from: other }], ['rooms.go', sitting, { to: one, from: other }],
+     ['room.call', "place/#{made[:sitting]}.#{one}", { on: true }]]
+  end
+
+  # Two rooms, between which people may change.
+  def open_rooms(made)
+    staff = "staff/#{made[:sitting]}"
+    perform('odalys', 'rooms.deal', staff, id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [], plan: { by: 'rooms', number: 2, free: true },
+                                           rooms: %w[r1 r2].map { |id| { id: id, name: id, people: [] } })
+    boards = %w[r1 r2].to_h { |id| [id, ARCHIVE.lessons.add_board(made[:lesson], name: id, id: "#{id}--#{Veranda::Store::Ids.call}", audience: 'room')] }
+    perform('odalys', 'rooms.open', staff, activity: 'fog', people: [], rooms: boards.map { |id, board| { id: id, boards: [{ id: board, name: id }] } })
   end
 
   def message(made, number)
@@ -88,6 +110,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
 
   it "leaves every class answering after #{messages} messages, and no error in the log" do
     classes = [fresh_class, fresh_class(open: false), fresh_class]
+    open_rooms(classes.first)
     perform('odalys', 'class.end', "sitting/#{classes.last[:sitting]}")
     plan = Array.new(messages) { |i| [i % people.length, text(classes[i % 7 == 6 ? 1 + i % 2 : 0], i)] }.group_by(&:first)
     visitors = people.map { |who| VisitorClient.new(server, as: who) }

@@ -10,6 +10,8 @@ module Shaped
 
   @schemas = {}
   @odd = Queue.new
+  # A schema works itself out when it is first used, and many people's threads may do so at once.
+  @one_at_a_time = Mutex.new
 
   class << self
     # @param method [String]
@@ -51,8 +53,10 @@ module Shaped
     end
 
     def check(what, shape, facts)
-      schema = @schemas[shape] ||= JSONSchemer.schema(JSON.parse(JSON.generate(SHAPES.schema(shape))))
-      error = schema.validate(facts).first
+      error = @one_at_a_time.synchronize do
+        schema = @schemas[shape] ||= JSONSchemer.schema(JSON.parse(JSON.generate(SHAPES.schema(shape))))
+        schema.validate(facts).first
+      end
       @odd << "#{what}: #{error['error']}" if error
     end
   end

@@ -48,7 +48,8 @@ module Veranda
         standing = standing(person, sitting, staff) or return []
         return without_boards(standing, person, sitting) if standing == :waiting
 
-        open = [*staff.boards, *staff.copies_for(person.id)].select { |board| board_in_class?(person, board, sitting) }
+        open = [*staff.boards, *staff.copies_for(person.id), *staff.activities.boards_for(person.id, sitting.seats[person.id]&.place)]
+               .select { |board| board_in_class?(person, board, sitting) }
         [*without_boards(standing, person, sitting), *threads(standing, sitting, staff, own),
          *open.map { |board| Streams::StreamName.board(board[:id]) }]
       end
@@ -113,14 +114,30 @@ module Veranda
         public_streams(sitting, Sittings::Places::MAIN) + sitting.boards.map { |board| Streams::StreamName.board(board[:id]) }
       end
 
+      # Rooms of an activity whose boards and words somebody sees who watches the recording of the class: all, if they teach it; else
+      # those in which they sat. Who has only a link to the recording sees none.
+      # @param activity [Hash, nil] see {Rooms::Activities}
+      # @param person [String, nil] id
+      # @return [Array<Hash>]
+      def recorded_rooms(activity, person, teaches:)
+        (activity ? activity[:rooms] : []).select { |room| teaches || (!person.nil? && room[:sat].include?(person)) }
+      end
+
       # @param board [Hash, nil] as the class knows it
       def board_in_class?(person, board, sitting)
         return false if board.nil? || (!person.staff? && !sitting.in?(person.id))
         return true if person.staff?
+        return room_board?(person, board, sitting) if board[:room]
 
         Lessons::Audience.includes?(board, person.id) && (!sitting.ended? || Lessons::Outside.reads?(board, person.id))
       end
       private_class_method :board_in_class?
+
+      # While a room is open, whoever is in it; from then on, those who sat in it.
+      def room_board?(person, board, sitting)
+        board[:open] ? !sitting.ended? && sitting.seats[person.id].place == board[:room] : board[:sat].include?(person.id)
+      end
+      private_class_method :room_board?
 
       def without_boards(standing, person, sitting)
         own = Streams::StreamName.own(sitting.id, person.id)

@@ -16,6 +16,8 @@ module Veranda
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,
+        Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
+        Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -25,7 +27,7 @@ module Veranda
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies, Sittings::Pair
+        Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack
       ].freeze
 
       # @param wire_name [String]

@@ -10,7 +10,7 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[take_lesson rehearse put_forward pair_up].freeze
+      ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room].freeze
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
@@ -60,8 +60,18 @@ module Veranda
       # @return [String] JSON
       def board_at(board:, seq:) = JSON.generate(@archive.log.state_after(stream(board), seq).view)
       def board_changes(board:, page:) = JSON.generate(@archive.boards.changes(board, page))
-      def replay_at(sitting:, t:) = JSON.generate(replay(sitting).at(t))
-      def replay_between(sitting:, from:, to:) = JSON.generate(from: from, to: to, entries: replay(sitting).between(from, to))
+      def replay_at(sitting:, t:, **in_room) = JSON.generate(replay(sitting, **in_room).at(t))
+
+      def replay_between(sitting:, from:, to:, **in_room)
+        JSON.generate(from: from, to: to, entries: replay(sitting, **in_room).between(from, to))
+      end
+
+      # @param viewer [String, nil]
+      # @param teaches [Boolean]
+      # @return [Array<Hash>] breakout rooms that somebody may look into, see {Preparing::RecordedRooms}
+      def replay_rooms(sitting:, viewer:, teaches:)
+        Preparing::RecordedRooms.new(@archive, sitting, recording(sitting)).seen_by(viewer, teaches: teaches)
+      end
 
       # @return [Array<String>] ids
       def replay_people(sitting:) = replay(sitting).people.to_a
@@ -93,6 +103,31 @@ module Veranda
       # @return [Array<Array<String>>] the pairs
       def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)
 
+      # @return [Hash] `{ here:, offers:, met:, earlier: }`
+      def rooms_offered(sitting:) = Preparing::RoomsOffered.new(@archive, sitting).call
+
+      # A deal searches.
+      def deal_rooms(sitting:, **wishes) = Preparing::Grouping.new(@archive, sitting).deal(**wishes) && nil
+
+      # Every room gets a board.
+      def open_rooms(sitting:, activity:) = Preparing::Grouping.new(@archive, sitting).open_rooms(activity) && nil
+
+      # @return [String] id of the room
+      def add_room(sitting:, activity:, name:) = Preparing::Grouping.new(@archive, sitting).add(activity, name)
+
+      # What a cue for rooms does: it deals, and the next time opens what was dealt; while they are open, nothing.
+      # @param cued [Integer] which firing of the cue it is
+      def rooms_cue(sitting:, cue:, cued:, **wishes)
+        Preparing::Grouping.new(@archive, sitting).cue(cue, cued, **wishes) && nil
+      end
+
+      # @param person [Hash, nil] who asks, unless they teach
+      # @return [Array<Hash>] activities of a lesson's classes that are over, see {Preparing::PastActivities}
+      def activities(lesson:, person: nil) = Preparing::PastActivities.new(@archive, lesson).call(person)
+
+      # @return [Hash]
+      def rooms_pulse(sitting:, activity:, now:) = { rooms: @archive.room_work.pulse(sitting, activity, now) }
+
       # @return [String] id of the new board
       def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]
 
@@ -120,9 +155,14 @@ module Veranda
         end
       end
 
-      def replay(sitting)
-        recording = @archive.recordings.recording(@archive.recordings.fetch(sitting)) or raise @archive.recordings.no_such_recording
-        Store::Replay.new(@archive.log, sitting, recording)
+      def recording(sitting)
+        @archive.recordings.recording(@archive.recordings.fetch(sitting)) || raise(@archive.recordings.no_such_recording)
+      end
+
+      def replay(sitting, room: nil, viewer: nil, teaches: false)
+        found = recording(sitting)
+        room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
+        Store::Replay.new(@archive.log, sitting, found, room: room)
       end
 
       def file(ending, bytes)

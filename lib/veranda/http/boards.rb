@@ -75,11 +75,12 @@ module Veranda
 
       private
 
-      # Whose a copy is, does not change; what others are to see of it is put in front of them as a board of its own.
+      # Whose a copy or a room's board is, does not change; what others are to see of it is put in front of them as a board of its own.
       def not_a_copy!(id)
-        return unless archive.lessons.board(id)[:copy_of]
+        return unless archive.lessons.board(id).values_at(:copy_of, :room_id).any?
 
-        raise Core::Refusal.new(:is_a_copy, 'That is somebody’s own copy. Show it to all in class, and it becomes a board for everyone.')
+        raise Core::Refusal.new(:is_a_copy,
+                                'That is somebody’s own copy, or a room’s. Show it to all in class, and it becomes a board for everyone.')
       end
 
       # Only those who have a part in the lesson.

@@ -25,21 +25,22 @@ module Veranda
         json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
              at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
              stretches: recording.clock.stretches, cuts: row[:cuts].length, boards: sitting.boards,
+             rooms: aside(:replay_rooms, sitting: id, **viewer(staff)),
              people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
       end
 
       # The state of everything at a moment of the recording.
       get '/api/recordings/:id/at' do |id|
-        _, recording = watchable(id)
-        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length))
+        _, recording, _, staff = watchable(id)
+        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), **in_room(staff))
       end
 
       # What happens between two moments, in order.
       get '/api/recordings/:id/entries' do |id|
-        _, recording = watchable(id)
+        _, recording, _, staff = watchable(id)
         from = number(params['from']).clamp(0, recording.clock.length)
         to = number(params['to']).clamp(from, [from + WINDOW, recording.clock.length].min)
-        aside(:replay_between, sitting: id, from: from, to: to)
+        aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff))
       end
 
       patch '/api/recordings/:id' do |id|
@@ -69,6 +70,11 @@ module Veranda
       LINK = Core::Contract.define { optional(:days).maybe(:integer, gteq?: 1, lteq?: 365) }
 
       private
+
+      def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }
+
+      # A breakout room that is asked for instead of the main room.
+      def in_room(staff) = params['room'].to_s.empty? ? {} : { room: params['room'].to_s, **viewer(staff) }
 
       def row_facts(row, lesson, staff)
         recording = archive.recordings.recording(row) or return

@@ -17,7 +17,8 @@ module Veranda
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
-        'own.placed' => %i[review_person], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
+        'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
+        'sitting.rooms_closed' => %i[review_staff], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
 
       # Those that take streams from somebody.
@@ -33,6 +34,7 @@ module Veranda
         @welcomes = welcomes
         @followers = Deciding::Followers.new(TABLE, self)
         @waiting = {}
+        @handing = {}
         @reviews = 0
       end
 
@@ -119,19 +121,45 @@ module Veranda
         sitting, staff = facts(entry)
         return unless sitting.open?
 
-        Core::Sittings::HandOut.missing(sitting, staff).each do |board, people|
-          @hub.aside(:hand_out, sitting: sitting.id, board: board, people: people)
+        Core::Sittings::HandOut.missing(sitting, staff).each { |board, people| hand_out(entry, board, people) }
+      end
+
+      # The copies of one board are made by one task at a time; those of who came meanwhile, by the next.
+      def hand_out(entry, board, people)
+        sitting_id = Core::Streams::StreamName.sitting_id(entry.stream)
+        return if @handing[[sitting_id, board]]
+
+        @handing[[sitting_id, board]] = true
+        @hub.aside(:hand_out, sitting: sitting_id, board: board, people: people) do |done|
+          @handing.delete([sitting_id, board])
+          @lane.visit { |performer| hand_more(entry, board, people, performer) } if done
         end
+      end
+
+      def hand_more(entry, board, handed, performer)
+        @performer = performer
+        sitting, staff = facts(entry)
+        more = Core::Sittings::HandOut.missing(sitting, staff).to_h[board].to_a - handed
+        hand_out(entry, board, more) if sitting.open? && more.any?
       end
 
       # What a cue asks for that takes a while. Each time that a cue is fired is a round of its own.
       def do_aside(entry)
         sitting, staff = facts(entry)
         cue = staff.cue(entry.body[:cue])
-        return unless cue && cue[:kind] == 'pairs' && sitting.open?
+        return unless cue && sitting.open?
+        return rooms_cue(sitting, cue, entry.seq) if cue[:kind] == 'rooms'
+        return unless cue[:kind] == 'pairs'
 
         @hub.aside(:pair_up, sitting: sitting.id, round: "#{sitting.id}-#{entry.seq}"[-40..] || "#{sitting.id}-#{entry.seq}",
                              size: cue[:size], **cue.slice(:board))
+      end
+
+      # Firing it again opens what it dealt.
+      def rooms_cue(sitting, cue, firing)
+        step = sitting.step || {}
+        @hub.aside(:rooms_cue, sitting: sitting.id, cue: cue[:id], cued: firing, step: step[:id],
+                               name: cue[:label] || step[:title] || 'Rooms', plan: { **cue[:plan], board: cue[:board] }.compact)
       end
 
       # Whoever was removed is told so, on every page they have open, and cut off.

@@ -19,8 +19,13 @@ module Veranda
       # @param entry [Core::Streams::Entry]
       # @return [String]
       def entry(entry)
-        message(t: 'entry', stream: entry.stream, seq: entry.seq, at: entry.at, by: entry.actor,
-                kind: entry.kind, body: entry.body, cmd: entry.command_id)
+        message(t: 'entry', stream: entry.stream, **plain(entry))
+      end
+
+      # @param entry [Core::Streams::Entry]
+      # @return [Hash] what is told of it, on a stream that is known
+      def plain(entry)
+        { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body, cmd: entry.command_id }
       end
 
       # @param json [String]

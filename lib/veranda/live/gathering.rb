@@ -23,6 +23,7 @@ module Veranda
         @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
         @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock)
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes)
+        @rounds = Rounds.new(self, welcomes: @welcomes)
       end
 
       # Works for ever; run it in a task of its own.
@@ -101,7 +102,7 @@ module Veranda
       def look(sitting_id, *more)
         names = Core::Streams::StreamName
         streams = [names.sitting(sitting_id), names.staff(sitting_id), *more]
-        @lane.visit { |performer| yield(*streams.map { |name| performer.copy(name).state }) }
+        @lane.visit { |performer| yield(*streams.map { |name| performer.copy(name).state }, performer) }
       end
 
       # @param kind [String] see {Glimpse}
@@ -132,17 +133,9 @@ module Veranda
       # @return [Array<String>] streams that somebody here follows
       def streams = @listeners.streams
 
-      # Tells all who are in a class how it goes against its plan; and the floor returns by itself where its time is over.
-      def keep_time
-        sittings.each do |id|
-          look(id) do |sitting, staff|
-            next unless sitting.open?
-
-            @welcomes.tell_timing(sitting, staff)
-            sitting.places.each { |place| end_floor(id, Core::Streams::StreamName.place(id, place[:id])) }
-          end
-        end
-      end
+      # What comes every few seconds, and every second.
+      def keep_time = @rounds.keep_time
+      def keep_rooms = @rounds.keep_rooms
 
       # @param on_purpose [Boolean] whether they said goodbye
       def part(peer, on_purpose:)
@@ -225,13 +218,6 @@ module Veranda
         return @welcomes.may?(peer, right, stream) unless right == :lead
 
         Core::Streams::StreamName.kind(stream) == :place && @performer.copy(stream).state.leader == peer.person.id
-      end
-
-      def end_floor(sitting_id, stream)
-        floor = @performer.copy(stream).state.floor
-        return unless Core::Sittings::Floor.over?(floor, @hub.clock.call)
-
-        observe('class.take_floor', sitting_id, Deciding::Perform::HOUSE, on: stream, since: floor[:since])
       end
 
       def publish(entry)

@@ -9,6 +9,7 @@ module Veranda
     class Hub
       # Seconds between rounds.
       TIMING_EVERY = 5
+      ROOMS_EVERY = 1
       SWEEP_EVERY = 10
       # Seconds of silence after which a connection is taken to be dead. Clients ping every 15 s.
       # Browsers let a tab that nobody looks at speak once a minute.
@@ -46,6 +47,7 @@ module Veranda
         @root = task.reactor
         background { listen }
         background { every(TIMING_EVERY) { gatherings.each(&:keep_time) } }
+        background { every(ROOMS_EVERY) { gatherings.each(&:keep_rooms) } }
         background { every(SWEEP_EVERY) { sweep } }
         background { |watching| @pace.watch(watching) }
         background { every(Pace::EVERY) { tell_pace } }
@@ -100,11 +102,16 @@ module Veranda
 
       # Has something done by the process beside that follows what happened in a class. What fails is tried again by whatever comes next.
       # @param name [Symbol] see {Aside::Tasks}
+      # @yieldparam done [Boolean] whether it was done, once it is over
       def aside(name, **arguments)
         background do
+          done = false
           @aside&.call(Deciding::Perform::HOUSE.id, name, arguments)
+          done = true
         rescue Core::Refusal => e
           Complaint.of(self, "#{name} was not done", e)
+        ensure
+          yield done if block_given?
         end
       end
 

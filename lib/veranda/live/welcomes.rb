@@ -7,6 +7,8 @@ module Veranda
     class Welcomes
       # Beyond this many entries a snapshot is taken to be smaller than what was missed.
       CATCH_UP = 300
+      LOST = 'That board is no longer open to you.'
+      private_constant :LOST
 
       # @param archive [Store::Archive]
       # @param listeners [Listeners]
@@ -193,11 +195,7 @@ module Veranda
 
         # Another process may have added more by now; that comes as entries.
         entries = missed.zero? ? [] : @archive.log.entries(stream, after: seen, last: copy.seq)
-        { stream: stream, head: copy.seq, entries: entries.map { |entry| plain_entry(entry) } }
-      end
-
-      def plain_entry(entry)
-        { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body, cmd: entry.command_id }
+        { stream: stream, head: copy.seq, entries: entries.map { |entry| Frames.plain(entry) } }
       end
 
       def gain(peer, performer, streams)
@@ -212,10 +210,13 @@ module Veranda
       def lose(peer, streams, quietly:)
         streams.each do |stream|
           @listeners.remove(stream, peer)
-          says = 'That board is no longer open to you.' if stream.start_with?('board/') && !quietly
+          says = LOST if stream.start_with?('board/') && !quietly && !of_room?(stream)
           peer.send_message(**{ t: 'lost', stream: stream, says: says }.compact)
         end
       end
+
+      # Who goes out of a room knows it.
+      def of_room?(stream) = !Core::Rooms::Activities.room_of_board(Core::Streams::StreamName.id(stream)).nil?
 
       def send_rights(peer, rights)
         return if peer.rights == rights

@@ -23,7 +23,7 @@ module Veranda
       end
 
       # What is put in front of all is a board of its own: what is said and drawn about it leaves the copy as it is, and where no name is
-      # to be told, none is in it.
+      # to be told, none is in it. A room's board goes the same way.
       # @param copy [String] id of somebody's copy in this class
       # @param named [Boolean] whether it is told whose it is
       # @return [Hash] the new board
@@ -48,6 +48,8 @@ module Veranda
       private_constant :LONGEST_NAME
 
       def name(row, named)
+        return row[:name] if row[:room_id] && named
+
         whose = named ? row[:people].map { |id| @archive.people.find(id)[:name] }.join(' and ') : 'one of the copies'
         "#{row[:name][0, LONGEST_NAME - 4 - whose.length]} (#{whose})"[0, LONGEST_NAME]
       end

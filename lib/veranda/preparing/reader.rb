@@ -31,6 +31,7 @@ module Veranda
       def board?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
         person = in_lesson(lesson)
         return true if Core::Access.board?(person, row)
+        return room_board?(person, row) if row[:room_id]
 
         Core::Access.board?(person, row, taught: taught?(lesson[:id]))
       end
@@ -60,6 +61,15 @@ module Veranda
       end
 
       private
+
+      # In class and after it, who reads a room's board is told by the streams of that class.
+      def room_board?(person, row)
+        return false unless person
+
+        names = Core::Streams::StreamName
+        states = [names.sitting(row[:sitting_id]), names.staff(row[:sitting_id])].map { |name| @archive.log.state(name).first }
+        Core::Access.reads?(person, *states, names.board(row[:id]))
+      end
 
       def courses = @courses ||= @person ? @archive.people.courses(@person[:id]) : {}
 

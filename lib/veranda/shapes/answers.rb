@@ -72,6 +72,20 @@ module Veranda
                           about: 'What one student may do in a place, and what decides it.')
       }.freeze
 
+      ROOMS = {
+        RoomsOffered: object({ people: list(STRING), offers: list(list(INTEGER)), met: list(shape(:Met)),
+                               earlier: list(shape(:EarlierActivity)) },
+                             about: 'Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.'),
+        Met: object({ one: STRING, other: STRING, times: INTEGER }),
+        EarlierActivity: object({ activity: STRING, name: STRING, at: maybe(MOMENT),
+                                  rooms: list(object({ **NAMED, people: list(STRING), boards: list(shape(:SittingBoard)) })) }),
+        PastActivity: object({ activity: STRING, name: STRING, at: maybe(MOMENT), rooms: list(shape(:PastRoom)) },
+                             about: 'An activity that is over, with the rooms that one may know of.'),
+        PastRoom: object({ **NAMED, people: list(shape(:Author)), boards: list(shape(:SittingBoard)) }),
+        RoomPulse: object({ room: STRING, last: maybe(MOMENT), quiet: INTEGER, still: BOOLEAN, parts: list(INTEGER) },
+                          about: 'How a room comes along: `parts` are how much was done in each minute lately, oldest first.')
+      }.freeze
+
       BOARDS = {
         OwnCopy: object({ **NAMED, copy_of: STRING, outside: OUTSIDE, first_page: STRING, owner: STRING },
                         about: "Somebody's own copy of a board that was handed out in a class."),
@@ -109,15 +123,18 @@ module Veranda
       RECORDINGS = {
         RecordingRow: object({ **RECORDING, number: INTEGER, chapters: list(STRING) }),
         RecordingFacts: object({ **RECORDING, chapters: list(shape(:Chapter)), stretches: list(pair(MOMENT)), cuts: INTEGER,
+                                              rooms: list(shape(:RecordedRoom)),
                                               boards: list(shape(:SittingBoard)), people: list(object({ **NAMED, role: Views::ROLE })) },
                                about: '`stretches`: what is left to see of the class, from and to.'),
+        RecordedRoom: object({ **NAMED, activity: STRING, from: INTEGER, to: INTEGER, boards: list(shape(:SittingBoard)) },
+                             about: 'A breakout room that one may look into while it was open.'),
         Chapter: object({ title: STRING, from: INTEGER, to: INTEGER }),
         RecordedMoment: object({ t: INTEGER, wall: MOMENT, streams: by_name(ANYTHING) }),
         RecordedEntries: object({ from: INTEGER, to: INTEGER, entries: list(shape(:RecordedEntry)) }),
         RecordedEntry: Entries.every('Entry & { stream: string; t: number }', stream: STRING, t: INTEGER)
       }.freeze
 
-      ALL = { **SESSIONS, **LESSONS, **BOARDS, **MATERIALS, **RECORDINGS }.freeze
+      ALL = { **SESSIONS, **LESSONS, **ROOMS, **BOARDS, **MATERIALS, **RECORDINGS }.freeze
     end
   end
 end

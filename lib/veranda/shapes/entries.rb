@@ -33,6 +33,12 @@ module Veranda
         moved: object({ step: STRING }),
         extended: object({ step: STRING, minutes: INTEGER }),
         recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN }),
+        rooms_opened: either(object({ activity: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, rooms: list(shape(:Author)) }),
+                             object({ activity: STRING, ask_until: maybe(MOMENT),
+                                      rooms: list(object({ id: STRING, boards: list(shape(:SittingBoard)) })) })),
+        room_set: object({ activity: STRING, room: STRING, name: STRING }, may: { boards: list(shape(:SittingBoard)) }),
+        rooms_closed: either(object({ activity: STRING, rooms: list(STRING) }),
+                             object({ activity: STRING, rooms: list(object({ id: STRING, sat: list(STRING) })) })),
         handed_out: object({ board: STRING }),
         gathered_in: object({ board: STRING })
       }.freeze
@@ -46,7 +52,12 @@ module Veranda
         cued: object({ cue: STRING }),
         thread_begun: shape(:ThreadRow),
         copies_given: object({ copies: list(shape(:CopyRow)) }),
-        paired: shape(:Paired)
+        paired: shape(:Paired),
+        dealt: object({ **Views::DEALT,
+                        rooms: list(object({ id: STRING, name: STRING, people: list(STRING) }, may: { from: list(STRING) })) },
+                      may: { cue: STRING, cued: INTEGER }),
+        assigned: object({ activity: STRING, moves: list(object({ person: STRING, room: maybe(STRING) })) }),
+        room_gone: object({ activity: STRING, room: STRING })
       }.freeze
 
       PLACE = {
@@ -66,6 +77,13 @@ module Veranda
         roaming: object({}),
         pairs_drawn: shape(:PairsHere),
         pairs_over: object({}),
+        room_opened: object(Views::ROOM),
+        room_timed: object({ ends_at: maybe(MOMENT), grace: INTEGER }),
+        room_named: object({ name: STRING }),
+        room_closed: object({}),
+        called: object({ name: STRING }),
+        call_answered: object({}),
+        announced: object({ id: STRING, words: STRING, name: STRING }),
         exchange_set: object({}, may: { oversight: BOOLEAN, reactions: BOOLEAN }),
         welcomed: Views::WELCOME,
         begun: object({}),
@@ -81,7 +99,8 @@ module Veranda
         parked: object({ id: STRING, parked: maybe(Views::PARKED) })
       }.freeze
 
-      OWN = { placed: object({ place: STRING }), copy_given: shape(:OwnCopyRow), partnered: shape(:Partners) }.freeze
+      OWN = { placed: object({ place: STRING }), copy_given: shape(:OwnCopyRow), partnered: shape(:Partners),
+              asked: shape(:Asked), room_kept: shape(:RoomKept) }.freeze
 
       KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN }.freeze
 

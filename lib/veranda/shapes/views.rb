@@ -8,7 +8,8 @@ module Veranda
 
       # What a plan tells everyone, and what it tells the staff.
       PLAN = { id: STRING, title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, steps: list(shape(:SittingStep)),
-               boards: list(shape(:SittingBoard)), places: list(object({ id: STRING, name: STRING })), rehearsal: BOOLEAN }.freeze
+               boards: list(shape(:SittingBoard)), places: list(object({ id: STRING, name: STRING }, may: { activity: STRING })),
+               rehearsal: BOOLEAN }.freeze
       STAFF_PLAN = { steps: list(shape(:StaffStep)), boards: list(shape(:StaffBoard)), record_from: maybe(STRING) }.freeze
 
       ROLE = one_of(Core::Person::ROLES)
@@ -21,6 +22,12 @@ module Veranda
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
                        may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES),
                               picture: object({ material: STRING, version: INTEGER }) })
+
+      # An activity as it was dealt, and what a room has in it while it is open.
+      DEALT = { id: STRING, name: STRING, step: maybe(STRING), plan: shape(:GroupPlan), seed: INTEGER, again: INTEGER, bound: INTEGER,
+                says: list(STRING) }.freeze
+      ROOM = { activity: STRING, name: STRING, title: STRING, boards: list(shape(:SittingBoard)), words: STRING, ends_at: maybe(MOMENT),
+               grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN }.freeze
 
       LEADS = one_of(Core::Lessons::LessonContract::LEADS)
       SIGN = one_of(Core::Exchange::React::SIGNS)
@@ -35,9 +42,13 @@ module Veranda
 
         SittingView: object({ **PLAN, status: one_of('planned', 'open', 'ended'), opened_at: maybe(MOMENT), ended_at: maybe(MOMENT),
                                       moves: list(object({ step: STRING, at: MOMENT })), handed: list(STRING),
+                                      activities: list(shape(:ActivityRow)),
                                       stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
                             about: 'What concerns the whole class and everyone who was let in may know; `handed` are boards of which ' \
                                    'everyone has a copy of their own.'),
+        ActivityRow: object({ id: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, rooms: list(shape(:Author)),
+                              opened_at: MOMENT, closed_at: maybe(MOMENT) },
+                            about: 'One holding of a group plan, as everyone may know it.'),
         Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, since: MOMENT,
                        presence: one_of('here', 'dropped', 'left', 'out') },
                      about: "One person's place in a class."),
@@ -48,8 +59,17 @@ module Veranda
 
         StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
                                           threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)),
-                                          paired: maybe(shape(:Paired)) },
+                                          paired: maybe(shape(:Paired)), activities: list(shape(:Activity)) },
                           about: 'What only the staff of a class know.'),
+        GroupPlan: Commands.of(Core::Rooms::GroupPlan::CONTRACT).merge(description: 'How people are to be split.'),
+        Activity: object({ **DEALT, state: one_of('dealt', 'open', 'closed'), rooms: list(shape(:Room)), ask_until: maybe(MOMENT),
+                                    out: list(STRING) },
+                         may: { cue: STRING, cued: INTEGER },
+                         about: 'An activity as staff know it; `out` are those who were put into no room.'),
+        Room: object({ id: STRING, name: STRING, people: list(STRING), boards: list(shape(:SittingBoard)), sat: list(STRING),
+                       open: BOOLEAN },
+                     may: { from: list(STRING) },
+                     about: '`people` are assigned to it, `sat` those who were there.'),
         CopyRow: object({ board: STRING, of: STRING, person: STRING },
                         may: { with: list(STRING) },
                         about: "Somebody's own copy of a board that was handed out; or that of several, `with` the first."),
@@ -67,11 +87,18 @@ module Veranda
                         about: 'Somebody at the doors; `held` once they were sent back there.'),
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
-                            pairs: maybe(shape(:PairsHere)),
+                            pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),
+                            announced: list(shape(:Announcement)),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
                                  'has `welcome` and its `hosts` instead of the rest.'),
+        RoomHere: object({ **ROOM, opened_at: MOMENT, closed: BOOLEAN }, about: 'What a breakout room has.'),
+        RoomCall: object({ person: STRING, name: STRING, since: MOMENT }, about: 'A room asks for a visit.'),
+        Announcement: object({ id: STRING, words: STRING, name: STRING, at: MOMENT }),
+        Asked: object({ room: STRING, name: STRING, activity: STRING, until: MOMENT }, about: 'To which room somebody is asked to go.'),
+        RoomKept: object({ activity: STRING, title: STRING, room: STRING, name: STRING, boards: list(shape(:SittingBoard)) },
+                         about: 'A room in which somebody sat.'),
         PairsHere: object({ round: STRING, size: INTEGER, pairs: INTEGER },
                           about: 'While people work in pairs: how many there are.'),
         Signalled: object({ person: STRING, signal: SIGNAL, at: MOMENT }, about: 'What somebody tells with one tap.'),
@@ -90,7 +117,8 @@ module Veranda
 
         OwnCopyRow: object({ board: STRING, of: STRING }, may: { with: list(STRING) }),
         OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)), boards: list(shape(:SittingBoard)),
-                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)) },
+                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)),
+                          rooms: list(shape(:RoomKept)) },
                         about: 'What concerns one person in a class and nobody else.')
       }.freeze
     end

@@ -53,6 +53,7 @@ module Veranda
           case facts[:t]
           when 'welcome' then facts[:streams].each { |part| learn(part) }
           when 'gained' then learn(facts)
+          when 'lost' then @states.delete(facts[:stream])
           when 'entry' then follow(facts)
           end
         end
@@ -77,7 +78,10 @@ module Veranda
 
       def look
         sitting = @states.each_value.grep(Core::Sittings::Sitting).first
-        @view = Student::View.new(sitting, @states.each_value.grep(Core::Sittings::Place).first&.shown)
+        stream, place = @states.find { |_, state| state.is_a?(Core::Sittings::Place) }
+        own = @states.each_value.grep(Core::Sittings::OwnFacts).first
+        at = stream ? Core::Streams::StreamName.part(stream) : Core::Sittings::Places::MAIN
+        @view = Student::View.new(sitting, place&.shown, at, false, own&.asked&.fetch(:room))
       end
 
       # @return [String] id of the class

@@ -14,8 +14,9 @@ module Veranda
       SIGNALS = %w[done done done yes no slower faster clap].freeze
 
       # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on
-      # show for them in the main room.
-      View = Struct.new(:sitting, :shown)
+      # show for them where they are, the place; whether nothing is done there, as in one room of each activity; and the room that they
+      # are asked to go to.
+      View = Struct.new(:sitting, :shown, :place, :silent, :asked)
 
       # @param line [#say] its connection
       # @param look [#call] gives the class as it is now, a {View}; nil when there is none
@@ -52,12 +53,12 @@ module Veranda
       # One thing a student does.
       # @param view [View] of an open class
       def act_once(view)
+        return in_rooms(view) if view.asked || view.silent || (in_room?(view) && @rng.rand(25).zero?)
+
         case @rng.rand(13)
-        when 0..3 then view.shown ? draw(view) : post(view)
-        when 4 then view.shown ? label(view) : post(view)
+        when 0..4 then view.shown ? mark(view) : post(view)
         when 5..7 then post(view)
-        when 8 then hand(view, 'class.raise_hand')
-        when 9 then hand(view, 'class.lower_hand')
+        when 8..9 then hand(view, %w[class.raise_hand class.lower_hand].sample(random: @rng))
         when 10 then aside(view)
         else hand(view, 'class.signal', signal: SIGNALS.sample(random: @rng))
         end
@@ -65,9 +66,22 @@ module Veranda
 
       private
 
+      def in_room?(view) = view.place != Core::Sittings::Places::MAIN
+      def here(view) = Core::Streams::StreamName.place(view.sitting.id, view.place)
+
+      # Goes to the room that it is asked to, is quiet where all are, and calls now and then.
+      def in_rooms(view)
+        return @line.say(t: 'ping') if view.silent
+        return command('room.call', here(view), on: true) unless view.asked
+
+        command('rooms.go', Core::Streams::StreamName.sitting(view.sitting.id), to: view.asked, from: view.place)
+      end
+
       def command(wire_name, stream, **input)
         @line.say(t: 'do', id: "s#{@rng.bytes(8).unpack1('H*')}", do: wire_name, stream: stream, with: input)
       end
+
+      def mark(view) = @rng.rand(5).zero? ? label(view) : draw(view)
 
       def draw(view)
         put(view, kind: 'stroke', points: curve, width: 4, took: 300 + @rng.rand(900))
@@ -98,7 +112,7 @@ module Veranda
 
       def post(view)
         id = "p#{@rng.bytes(8).unpack1('H*')}"
-        command('exchange.post', Core::Streams::StreamName.exchange(view.sitting.id), id: id, text: WORDS.sample(random: @rng))
+        command('exchange.post', Core::Streams::StreamName.exchange(view.sitting.id, view.place), id: id, text: WORDS.sample(random: @rng))
       end
 
       # To somebody else here alone, or to staff; a thread that was begun goes on.
@@ -110,11 +124,11 @@ module Veranda
 
         @threads[key] = "t#{@rng.bytes(8).unpack1('H*')}"
         begun = { id: @threads[key], people: [seat&.id].compact, staff: @rng.rand(4).zero?, post: post }
-        command('exchange.begin_thread', Core::Streams::StreamName.exchange(view.sitting.id), **begun)
+        command('exchange.begin_thread', Core::Streams::StreamName.exchange(view.sitting.id, view.place), **begun)
       end
 
       def hand(view, wire_name, **input)
-        command(wire_name, Core::Streams::StreamName.place(view.sitting.id, Core::Sittings::Places::MAIN), **input)
+        command(wire_name, here(view), **input)
       end
     end
   end

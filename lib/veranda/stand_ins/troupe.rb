@@ -66,14 +66,20 @@ module Veranda
       # @return [Student::View] with their own copy where the board on show is handed out
       def view(person_id)
         seen = Async::Variable.new
-        stream = Core::Streams::StreamName.place(@sitting_id, Core::Sittings::Places::MAIN)
-        @hub.gathering(@lesson).look(@sitting_id, stream) do |sitting, staff, place|
-          shown = place.shown
+        own = Core::Streams::StreamName.own(@sitting_id, person_id)
+        @hub.gathering(@lesson).look(@sitting_id) do |sitting, staff, performer|
+          place = sitting.seats[person_id]&.place || Core::Sittings::Places::MAIN
+          shown = performer.copy(Core::Streams::StreamName.place(@sitting_id, place)).state.shown
           copy = staff.copy_of(shown[:board], person_id) if shown && sitting.handed.include?(shown[:board])
-          seen.resolve(Student::View.new(sitting, copy ? shown.merge(board: copy) : shown))
+          asked = sitting.seats.key?(person_id) ? performer.copy(own).state.asked : nil
+          shown = shown.merge(board: copy) if copy
+          seen.resolve(Student::View.new(sitting, shown, place, silent?(staff, place), asked&.fetch(:room)))
         end
         seen.wait
       end
+
+      # In the last room of an activity nobody does anything, so that one learns to notice.
+      def silent?(staff, place) = staff.activities.open_rooms.length > 2 && staff.activities.open_rooms.last[:id] == place
     end
   end
 end

@@ -22,7 +22,7 @@ module Veranda
       # @return [Array<Hash>] last used first: `{ id:, name:, lesson_id:, lesson:, starts_at:, template:, audience:, outside:,
       #   material_id:, pages:, marks:, words:, authors:, used_at: }`
       def search(courses, search: '', lesson: nil, kind: 'all')
-        rows = all.where(course_id: courses, rehearsal_id: nil, copy_of: nil)
+        rows = all.where(course_id: courses, rehearsal_id: nil, copy_of: nil, room_id: nil)
         rows = rows.where(lesson_id: lesson) if lesson
         rows = rows.where(template: true) if kind == 'templates'
         rows = rows.exclude(material_id: nil) if kind == 'slides'
@@ -44,7 +44,7 @@ module Veranda
         JOIN entries ON entries.stream = 'board/' || boards.id
         JOIN people ON people.id = entries.actor
         LEFT JOIN board_visits AS seen ON seen.board_id = boards.id AND seen.person_id = :person
-        WHERE boards.lesson_id = :lesson_id AND boards.rehearsal_id IS NULL AND boards.copy_of IS NULL AND entries.actor <> :person
+        WHERE boards.lesson_id = :lesson_id AND boards.rehearsal_id IS NULL AND boards.copy_of IS NULL AND boards.room_id IS NULL AND entries.actor <> :person
           AND entries.kind IN ('edited', 'prop_used', 'page_added') AND entries.seq > coalesce(seen.seq, 0)
         GROUP BY boards.id, entries.actor, people.name
         ORDER BY max(entries.at) DESC
@@ -106,7 +106,7 @@ module Veranda
       def stale(courses)
         @db[:boards].join(:lessons, id: :lesson_id).join(:streams, name: Sequel.join(['board/', Sequel[:boards][:id]]))
                     .left_join(:board_digests, { board_id: Sequel[:boards][:id] }, table_alias: :d)
-                    .where(course_id: courses, rehearsal_id: nil, copy_of: nil).where { head > coalesce(d[:seq], -1) }
+                    .where(course_id: courses, rehearsal_id: nil, copy_of: nil, room_id: nil).where { head > coalesce(d[:seq], -1) }
       end
 
       def digest(id)

@@ -61,16 +61,18 @@ module Veranda
 
       # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
       # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, people:, outside:, template:, material_id:, first_page: }`, oldest
-      #   first, without people's own copies
+      #   first, without people's own copies and those of rooms
       def boards(lesson_id, rehearsal_id: nil)
-        rows = @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id, copy_of: nil)
+        rows = @db[:boards].where(lesson_id: lesson_id, rehearsal_id: rehearsal_id, copy_of: nil, room_id: nil)
         rows.order(:made_at).select(*BOARD_COLUMNS).map { |row| plain(row) }
       end
 
       # @param lesson_ids [Array<String>]
       # @return [Hash{String => Integer}] how many boards each has
       def board_counts(lesson_ids)
-        @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil, copy_of: nil).group_and_count(:lesson_id).as_hash(:lesson_id, :count)
+        @db[:boards].where(lesson_id: lesson_ids, rehearsal_id: nil, copy_of: nil, room_id: nil).group_and_count(:lesson_id).as_hash(
+          :lesson_id, :count
+        )
       end
 
       BOARD_COLUMNS = %i[id lesson_id name audience people outside template material_id first_page owner_id].freeze

@@ -47,7 +47,7 @@ module Veranda
       # @return [Array<Hash>] of real classes: `{ id:, name:, copy_of:, owner_id:, owner:, sitting_id:, audience:, people:, outside:,
       #   first_page: }`
       def of_lesson(lesson_id, person: nil)
-        rows = @db[:boards].where(lesson_id: lesson_id, rehearsal_id: nil).exclude(copy_of: nil)
+        rows = @db[:boards].where(lesson_id: lesson_id, rehearsal_id: nil, room_id: nil).exclude(copy_of: nil)
         rows = rows.where(Sequel.lit('? = ANY(boards.people)', person)) if person
         rows.order(:made_at).select_all(:boards).select_append(Sequel.lit(OWNERS).as(:owner)).map do |row|
           row.merge(people: row[:people].to_a)

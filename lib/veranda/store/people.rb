@@ -8,6 +8,10 @@ module Veranda
         @db = db
       end
 
+      # @param ids [Array<String>]
+      # @return [Hash{String => String}] by id
+      def names(ids) = @db[:people].where(id: ids).select_hash(:id, :name)
+
       # @return [Hash, nil] `{ id:, name:, account_id: }`
       def find(id) = id && @db[:people].first(id: id)
 
@@ -48,11 +52,12 @@ module Veranda
       end
 
       # Everyone of a course with their address, if they have one.
-      # @return [Array<Hash>] `{ name:, role:, address: }`
+      # @return [Array<Hash>] `{ id:, name:, role:, address: }`
       def expected(course_id)
         address = Sequel.function(:coalesce, Sequel[:people][:address], Sequel[:accounts][:email])
         @db[:memberships].join(:people, id: :person_id).left_join(:accounts, id: :account_id).where(course_id: course_id)
-                         .order(Sequel[:people][:name]).select(Sequel[:people][:name], :role, address.as(:address)).all
+                         .order(Sequel[:people][:name]).select(Sequel[:people][:id], Sequel[:people][:name], :role, address.as(:address))
+                         .all
       end
 
       # @return [Array<Hash>, nil] a person's own sticks

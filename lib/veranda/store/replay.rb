@@ -5,19 +5,22 @@ module Veranda
     # Plays a recording back from the log: the state at any moment, and what follows. Going to a moment and playing up to it
     # show the same.
     #
-    # A moment is the class, its main room with what was written there, and the board on show; each costs one snapshot and the
-    # entries after it. Other boards are asked for when they come on show.
+    # A moment is the class, its main room (or a breakout room) with what was written there, and the board on show; each costs one
+    # snapshot and the entries after it. Other boards are asked for when they come on show.
     class Replay
       # @param log [Log]
       # @param sitting_id [String]
       # @param recording [Core::Recordings::Recording]
-      def initialize(log, sitting_id, recording)
+      # @param room [Hash, nil] `{ id:, boards: }` of the breakout room that is watched instead of the main room
+      def initialize(log, sitting_id, recording, room: nil)
         @log = log
         @recording = recording
         names = Core::Streams::StreamName
         @sitting = names.sitting(sitting_id)
-        @place = names.place(sitting_id, Core::Sittings::Places::MAIN)
-        @exchange = names.exchange(sitting_id)
+        place = room ? room[:id] : Core::Sittings::Places::MAIN
+        @place = names.place(sitting_id, place)
+        @exchange = names.exchange(sitting_id, place)
+        @streams = room ? [@sitting, @place, @exchange, *room[:boards].map { |board| names.board(board[:id]) }] : recording.streams
       end
 
       # @param t [Integer] ms into the recording
@@ -39,7 +42,7 @@ module Veranda
       #   comes at the moment when the recording goes on, except for what was said then.
       def between(from, to)
         clock = @recording.clock
-        entries = @log.between(@recording.streams, clock.wall(from) + 1, clock.wall(to))
+        entries = @log.between(@streams, clock.wall(from) + 1, clock.wall(to))
         entries.filter_map { |entry| @recording.place(entry, deleted: deleted, people: people) }
       end
 
@@ -51,7 +54,7 @@ module Veranda
       # @return [String, nil] stream of the board on show, if it may be shown in a recording
       def on_show(place)
         board = place.shown && Core::Streams::StreamName.board(place.shown[:board])
-        board if @recording.streams.include?(board)
+        board if @streams.include?(board)
       end
 
       # A post that was deleted, even after the recording, is not shown at any moment of it.

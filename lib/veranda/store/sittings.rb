@@ -150,8 +150,8 @@ module Veranda
 
       def forget(id)
         boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }
-        own = Sequel.like(:name, "own/#{@db[:streams].escape_like(id)}.%")
-        names = @db[:streams].where(own).select_map(:name) + streams(id) + boards
+        own = %w[own place exchange thread].map { |kind| Sequel.like(:name, "#{kind}/#{@db[:streams].escape_like(id)}.%") }
+        names = @db[:streams].where(Sequel.|(*own)).select_map(:name) | streams(id) | boards
         %i[snapshots entries].each { |table| @db[table].where(stream: names).delete }
         @db[:streams].where(name: names).delete
         @db[:sittings].where(id: id).delete

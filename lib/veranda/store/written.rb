@@ -15,7 +15,8 @@ module Veranda
       # @param course_id [String]
       # @return [Array<Hash>] `{ posts:, people:, staff: }`, see {Core::Exchange::Transcript}
       def of(sitting, course_id)
-        open = sitting.places.map { |place| { posts: state(names.exchange(sitting.id, place[:id])).posts.values } }
+        places = sitting.places.reject { |place| place[:activity] }
+        open = places.map { |place| { posts: state(names.exchange(sitting.id, place[:id])).posts.values } } + rooms(sitting)
         return open unless @archive.course(course_id)[:private_in_transcripts]
 
         threads = state(names.staff(sitting.id)).threads.map { |row| state(names.thread(sitting.id, row[:id])) }
@@ -23,6 +24,12 @@ module Veranda
       end
 
       private
+
+      # Of every activity, under the names that rooms had.
+      def rooms(sitting)
+        rooms = sitting.activities.flat_map { |activity| activity[:rooms] }.uniq { |room| room[:id] }
+        rooms.map { |room| { posts: state(names.exchange(sitting.id, room[:id])).posts.values, room: room[:name] } }
+      end
 
       def names = Core::Streams::StreamName
       def state(stream) = @archive.log.state(stream).first

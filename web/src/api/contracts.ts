@@ -198,6 +198,49 @@ export interface Commands {
     on: boolean;
   };
   'class.end_pairs': {};
+  'rooms.rename': {
+    activity: string;
+    room: string;
+    name: string;
+  };
+  'rooms.remove': {
+    activity: string;
+    room: string;
+    people: string[];
+  };
+  'rooms.assign': {
+    activity: string;
+    moves: {
+      person: string;
+      room: null | string;
+      from?: string;
+    }[];
+  };
+  'rooms.time': {
+    activity: string;
+    rooms: string[];
+    more?: number;
+    left?: number;
+    hold?: boolean;
+    grace?: number;
+  };
+  'room.call': {
+    on: boolean;
+  };
+  'rooms.announce': {
+    activity: string;
+    rooms: string[];
+    id: string;
+    words: string;
+  };
+  'rooms.step_in': {
+    to: string;
+    from: string;
+  };
+  'rooms.go': {
+    to: string;
+    from: string;
+  };
   'exchange.post': {
     id: string;
     text: string;

@@ -28,6 +28,7 @@ export type PlannedBody =
       places: {
         id: string;
         name: string;
+        activity?: string;
       }[];
       rehearsal: boolean;
     }
@@ -35,6 +36,34 @@ export type PlannedBody =
       steps: StaffStep[];
       boards: StaffBoard[];
       record_from: string | null;
+    };
+export type RoomsOpenedBody =
+  | {
+      activity: string;
+      name: string;
+      step: string | null;
+      free: boolean;
+      rooms: Author[];
+    }
+  | {
+      activity: string;
+      ask_until: number | null;
+      rooms: {
+        id: string;
+        boards: SittingBoard[];
+      }[];
+    };
+export type RoomsClosedBody =
+  | {
+      activity: string;
+      rooms: string[];
+    }
+  | {
+      activity: string;
+      rooms: {
+        id: string;
+        sat: string[];
+      }[];
     };
 /**
  * One fact in a stream. `at` is ms since the epoch, `by` a person's id.
@@ -193,6 +222,30 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'rooms_opened';
+      body: RoomsOpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_set';
+      body: RoomSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'rooms_closed';
+      body: RoomsClosedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'handed_out';
       body: HandedOutBody;
       seq: number;
@@ -275,6 +328,30 @@ export type Entry =
   | {
       kind: 'paired';
       body: PairedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'dealt';
+      body: DealtBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'assigned';
+      body: AssignedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_gone';
+      body: RoomGoneBody;
       seq: number;
       at: number;
       by: string;
@@ -409,6 +486,62 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'room_opened';
+      body: RoomOpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_timed';
+      body: RoomTimedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_named';
+      body: RoomNamedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_closed';
+      body: RoomClosedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'called';
+      body: CalledBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'call_answered';
+      body: CallAnsweredBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'announced';
+      body: AnnouncedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'exchange_set';
       body: ExchangeSetBody;
       seq: number;
@@ -507,6 +640,22 @@ export type Entry =
   | {
       kind: 'partnered';
       body: PartneredBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'asked';
+      body: AskedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_kept';
+      body: RoomKeptBody;
       seq: number;
       at: number;
       by: string;
@@ -633,10 +782,14 @@ export interface Shapes {
   BoardView: BoardView;
   UndoCount: UndoCount;
   SittingView: SittingView;
+  ActivityRow: ActivityRow;
   Seat: Seat;
   SittingStep: SittingStep;
   SittingBoard: SittingBoard;
   StaffView: StaffView;
+  GroupPlan: GroupPlan;
+  Activity: Activity;
+  Room: Room;
   CopyRow: CopyRow;
   PairRow: PairRow;
   Partners: Partners;
@@ -646,6 +799,11 @@ export interface Shapes {
   Cue: Cue;
   Waiting: Waiting;
   PlaceView: PlaceView;
+  RoomHere: RoomHere;
+  RoomCall: RoomCall;
+  Announcement: Announcement;
+  Asked: Asked;
+  RoomKept: RoomKept;
   PairsHere: PairsHere;
   Signalled: Signalled;
   HouseRules: HouseRules;
@@ -675,6 +833,9 @@ export interface Shapes {
   MovedBody: MovedBody;
   ExtendedBody: ExtendedBody;
   RecordingBody: RecordingBody;
+  RoomsOpenedBody: RoomsOpenedBody;
+  RoomSetBody: RoomSetBody;
+  RoomsClosedBody: RoomsClosedBody;
   HandedOutBody: HandedOutBody;
   GatheredInBody: GatheredInBody;
   WaitsBody: WaitsBody;
@@ -686,6 +847,9 @@ export interface Shapes {
   ThreadBegunBody: ThreadBegunBody;
   CopiesGivenBody: CopiesGivenBody;
   PairedBody: PairedBody;
+  DealtBody: DealtBody;
+  AssignedBody: AssignedBody;
+  RoomGoneBody: RoomGoneBody;
   ShownBody: ShownBody;
   TimerSetBody: TimerSetBody;
   TimerStoppedBody: TimerStoppedBody;
@@ -702,6 +866,13 @@ export interface Shapes {
   RoamingBody: RoamingBody;
   PairsDrawnBody: PairsDrawnBody;
   PairsOverBody: PairsOverBody;
+  RoomOpenedBody: RoomOpenedBody;
+  RoomTimedBody: RoomTimedBody;
+  RoomNamedBody: RoomNamedBody;
+  RoomClosedBody: RoomClosedBody;
+  CalledBody: CalledBody;
+  CallAnsweredBody: CallAnsweredBody;
+  AnnouncedBody: AnnouncedBody;
   ExchangeSetBody: ExchangeSetBody;
   WelcomedBody: WelcomedBody;
   BegunBody: BegunBody;
@@ -715,6 +886,8 @@ export interface Shapes {
   PlacedBody: PlacedBody;
   CopyGivenBody: CopyGivenBody;
   PartneredBody: PartneredBody;
+  AskedBody: AskedBody;
+  RoomKeptBody: RoomKeptBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -749,6 +922,12 @@ export interface Shapes {
   ClassFacts: ClassFacts;
   HeardRow: HeardRow;
   SurveyRow: SurveyRow;
+  RoomsOffered: RoomsOffered;
+  Met: Met;
+  EarlierActivity: EarlierActivity;
+  PastActivity: PastActivity;
+  PastRoom: PastRoom;
+  RoomPulse: RoomPulse;
   OwnCopy: OwnCopy;
   CopyWork: CopyWork;
   BoardRow: BoardRow;
@@ -761,6 +940,7 @@ export interface Shapes {
   Upload: Upload;
   RecordingRow: RecordingRow;
   RecordingFacts: RecordingFacts;
+  RecordedRoom: RecordedRoom;
   Chapter: Chapter;
   RecordedMoment: RecordedMoment;
   RecordedEntries: RecordedEntries;
@@ -934,6 +1114,7 @@ export interface SittingView {
   places: {
     id: string;
     name: string;
+    activity?: string;
   }[];
   rehearsal: boolean;
   status: 'planned' | 'open' | 'ended';
@@ -944,6 +1125,7 @@ export interface SittingView {
     at: number;
   }[];
   handed: string[];
+  activities: ActivityRow[];
   stretches: {
     from: number;
     to: number | null;
@@ -963,6 +1145,18 @@ export interface SittingBoard {
   id: string;
   name: string;
   first_page?: string;
+}
+/**
+ * One holding of a group plan, as everyone may know it.
+ */
+export interface ActivityRow {
+  id: string;
+  name: string;
+  step: string | null;
+  free: boolean;
+  rooms: Author[];
+  opened_at: number;
+  closed_at: number | null;
 }
 /**
  * One person's place in a class.
@@ -993,6 +1187,7 @@ export interface StaffView {
   threads: ThreadRow[];
   copies: CopyRow[];
   paired: Paired | null;
+  activities: Activity[];
 }
 /**
  * A step with what only staff know of it.
@@ -1016,12 +1211,47 @@ export interface StaffStep {
  */
 export interface Cue {
   id: string;
-  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs';
+  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms';
   label?: string;
   board?: string;
   page?: string;
   until_done?: boolean;
   size?: 2 | 3;
+  plan?: {
+    by: 'rooms' | 'size';
+    number: number;
+    way?: 'deal' | 'hand' | 'choice';
+    names?: string[];
+    wishes?: {
+      kind: 'together' | 'apart' | 'each' | 'mix' | 'level';
+      people?: string[];
+      by?: string;
+    }[];
+    limit?: number;
+    minutes?: null | number;
+    warnings?: number[];
+    grace?: number;
+    ask?: number;
+    free?: boolean;
+    words?: string;
+    board?: null | string;
+    rules?: {
+      speak?: boolean;
+      camera?: boolean;
+      share?: boolean;
+      draw?: boolean;
+      arrange?: boolean;
+      add?: boolean;
+      bring?: boolean;
+      post?: boolean;
+      threads?: boolean;
+      props?: boolean;
+      record?: boolean;
+    };
+    staff?: boolean;
+    unannounced?: boolean;
+    open_doors?: boolean;
+  };
   seconds?: number;
 }
 export interface StaffBoard {
@@ -1072,6 +1302,75 @@ export interface PairRow {
   people: string[];
 }
 /**
+ * An activity as staff know it; `out` are those who were put into no room.
+ */
+export interface Activity {
+  id: string;
+  name: string;
+  step: string | null;
+  plan: GroupPlan;
+  seed: number;
+  again: number;
+  bound: number;
+  says: string[];
+  state: 'dealt' | 'open' | 'closed';
+  rooms: Room[];
+  ask_until: number | null;
+  out: string[];
+  cue?: string;
+  cued?: number;
+}
+/**
+ * How people are to be split.
+ */
+export interface GroupPlan {
+  by: 'rooms' | 'size';
+  number: number;
+  way?: 'deal' | 'hand' | 'choice';
+  names?: string[];
+  wishes?: {
+    kind: 'together' | 'apart' | 'each' | 'mix' | 'level';
+    people?: string[];
+    by?: string;
+  }[];
+  limit?: number;
+  minutes?: null | number;
+  warnings?: number[];
+  grace?: number;
+  ask?: number;
+  free?: boolean;
+  words?: string;
+  board?: null | string;
+  rules?: {
+    speak?: boolean;
+    camera?: boolean;
+    share?: boolean;
+    draw?: boolean;
+    arrange?: boolean;
+    add?: boolean;
+    bring?: boolean;
+    post?: boolean;
+    threads?: boolean;
+    props?: boolean;
+    record?: boolean;
+  };
+  staff?: boolean;
+  unannounced?: boolean;
+  open_doors?: boolean;
+}
+/**
+ * `people` are assigned to it, `sat` those who were there.
+ */
+export interface Room {
+  id: string;
+  name: string;
+  people: string[];
+  boards: SittingBoard[];
+  sat: string[];
+  open: boolean;
+  from?: string[];
+}
+/**
  * Who was paired with somebody, and they themselves.
  */
 export interface Partners {
@@ -1099,6 +1398,9 @@ export interface PlaceView {
   } | null;
   leader: string | null;
   pairs: PairsHere | null;
+  room: RoomHere | null;
+  call: RoomCall | null;
+  announced: Announcement[];
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -1128,6 +1430,37 @@ export interface PairsHere {
   pairs: number;
 }
 /**
+ * What a breakout room has.
+ */
+export interface RoomHere {
+  activity: string;
+  name: string;
+  title: string;
+  boards: SittingBoard[];
+  words: string;
+  ends_at: number | null;
+  grace: number;
+  warnings: number[];
+  free: boolean;
+  read: boolean;
+  opened_at: number;
+  closed: boolean;
+}
+/**
+ * A room asks for a visit.
+ */
+export interface RoomCall {
+  person: string;
+  name: string;
+  since: number;
+}
+export interface Announcement {
+  id: string;
+  words: string;
+  name: string;
+  at: number;
+}
+/**
  * What somebody tells with one tap.
  */
 export interface Signalled {
@@ -1148,6 +1481,25 @@ export interface HouseRules {
     allow: boolean;
   }[];
   by_step: string[];
+}
+/**
+ * To which room somebody is asked to go.
+ */
+export interface Asked {
+  room: string;
+  name: string;
+  activity: string;
+  until: number;
+}
+/**
+ * A room in which somebody sat.
+ */
+export interface RoomKept {
+  activity: string;
+  title: string;
+  room: string;
+  name: string;
+  boards: SittingBoard[];
 }
 export interface ExchangeView {
   posts: Post[];
@@ -1192,6 +1544,8 @@ export interface OwnView {
   boards: SittingBoard[];
   copies: OwnCopyRow[];
   pair: Partners | null;
+  asked: Asked | null;
+  rooms: RoomKept[];
 }
 export interface EditedBody {
   ops: Op[];
@@ -1263,6 +1617,12 @@ export interface RecordingBody {
   on: boolean;
   planned?: boolean;
 }
+export interface RoomSetBody {
+  activity: string;
+  room: string;
+  name: string;
+  boards?: SittingBoard[];
+}
 export interface HandedOutBody {
   board: string;
 }
@@ -1307,6 +1667,35 @@ export interface PairedBody {
   round: string;
   seed: number;
   pairs: PairRow[];
+}
+export interface DealtBody {
+  id: string;
+  name: string;
+  step: string | null;
+  plan: GroupPlan;
+  seed: number;
+  again: number;
+  bound: number;
+  says: string[];
+  rooms: {
+    id: string;
+    name: string;
+    people: string[];
+    from?: string[];
+  }[];
+  cue?: string;
+  cued?: number;
+}
+export interface AssignedBody {
+  activity: string;
+  moves: {
+    person: string;
+    room: string | null;
+  }[];
+}
+export interface RoomGoneBody {
+  activity: string;
+  room: string;
 }
 export interface ShownBody {
   board: string | null;
@@ -1355,6 +1744,35 @@ export interface PairsDrawnBody {
   pairs: number;
 }
 export interface PairsOverBody {}
+export interface RoomOpenedBody {
+  activity: string;
+  name: string;
+  title: string;
+  boards: SittingBoard[];
+  words: string;
+  ends_at: number | null;
+  grace: number;
+  warnings: number[];
+  free: boolean;
+  read: boolean;
+}
+export interface RoomTimedBody {
+  ends_at: number | null;
+  grace: number;
+}
+export interface RoomNamedBody {
+  name: string;
+}
+export interface RoomClosedBody {}
+export interface CalledBody {
+  name: string;
+}
+export interface CallAnsweredBody {}
+export interface AnnouncedBody {
+  id: string;
+  words: string;
+  name: string;
+}
 export interface ExchangeSetBody {
   oversight?: boolean;
   reactions?: boolean;
@@ -1416,6 +1834,25 @@ export interface CopyGivenBody {
 export interface PartneredBody {
   round: string;
   people: Author[];
+}
+/**
+ * To which room somebody is asked to go.
+ */
+export interface AskedBody {
+  room: string;
+  name: string;
+  activity: string;
+  until: number;
+}
+/**
+ * A room in which somebody sat.
+ */
+export interface RoomKeptBody {
+  activity: string;
+  title: string;
+  room: string;
+  name: string;
+  boards: SittingBoard[];
 }
 export interface Answer {
   allowed: boolean;
@@ -1800,6 +2237,56 @@ export interface SurveyRow {
   };
 }
 /**
+ * Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.
+ */
+export interface RoomsOffered {
+  people: string[];
+  offers: number[][];
+  met: Met[];
+  earlier: EarlierActivity[];
+}
+export interface Met {
+  one: string;
+  other: string;
+  times: number;
+}
+export interface EarlierActivity {
+  activity: string;
+  name: string;
+  at: number | null;
+  rooms: {
+    id: string;
+    name: string;
+    people: string[];
+    boards: SittingBoard[];
+  }[];
+}
+/**
+ * An activity that is over, with the rooms that one may know of.
+ */
+export interface PastActivity {
+  activity: string;
+  name: string;
+  at: number | null;
+  rooms: PastRoom[];
+}
+export interface PastRoom {
+  id: string;
+  name: string;
+  people: Author[];
+  boards: SittingBoard[];
+}
+/**
+ * How a room comes along: `parts` are how much was done in each minute lately, oldest first.
+ */
+export interface RoomPulse {
+  room: string;
+  last: number | null;
+  quiet: number;
+  still: boolean;
+  parts: number[];
+}
+/**
  * How a copy comes along: how often whoever it belongs to did something on it, and when last.
  */
 export interface CopyWork {
@@ -1951,6 +2438,7 @@ export interface RecordingFacts {
   chapters: Chapter[];
   stretches: [number, number][];
   cuts: number;
+  rooms: RecordedRoom[];
   boards: SittingBoard[];
   people: {
     id: string;
@@ -1962,6 +2450,17 @@ export interface Chapter {
   title: string;
   from: number;
   to: number;
+}
+/**
+ * A breakout room that one may look into while it was open.
+ */
+export interface RecordedRoom {
+  id: string;
+  name: string;
+  activity: string;
+  from: number;
+  to: number;
+  boards: SittingBoard[];
 }
 export interface RecordedMoment {
   t: number;

@@ -1,9 +1,11 @@
+import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import type { BoardRow, Cue } from '../api/shapes';
+import { PlanFields } from '../parts/rooms/PlanFields';
 import { Words } from '../parts/words/Words';
 
 interface EditorProps {
@@ -78,6 +80,23 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
         boards={boards}
         onBoard={(board) => onChange({ board })}
       />
+    </>
+  ),
+  rooms: ({ cue, boards, onChange }) => (
+    <>
+      <PlanFields
+        plan={cue.plan ?? { by: 'size', number: 4 }}
+        onChange={(changes) => onChange({ plan: { ...(cue.plan ?? { by: 'size', number: 4 }), ...changes } })}
+      />
+      <Box sx={{ mt: 1 }}>
+        <BoardOf
+          label="Each room with a copy of"
+          none="The board of the step"
+          board={cue.board}
+          boards={boards}
+          onBoard={(board) => onChange({ board })}
+        />
+      </Box>
     </>
   ),
   record: () => 'Start recording',

@@ -1,5 +1,5 @@
-import type { BoardRow, Cue } from '../api/shapes';
-import { minutesAndSeconds } from '../parts/words/times';
+import type { BoardRow, Cue, GroupPlan } from '../api/shapes';
+import { count, minutesAndSeconds } from '../parts/words/times';
 
 type Boards = { id: string; name: string }[];
 
@@ -13,7 +13,7 @@ export interface CueKind {
   fresh: (boards: BoardRow[]) => Omit<Cue, 'id'> | null;
 }
 
-/** Every kind of cue, in the order in which they are offered. Polls, rooms and clips come with kinds of their own. */
+/** Every kind of cue, in the order in which they are offered. Polls and clips come with kinds of their own. */
 export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
   timer: {
     adding: 'Start a timer',
@@ -37,11 +37,26 @@ export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
       `draw ${size === 3 ? 'threes' : 'pairs'}${board ? `, each with ${boards.find(({ id }) => id === board)?.name ?? 'a board'}` : ''}`,
     fresh: () => ({ kind: 'pairs', size: 2 }),
   },
+  rooms: {
+    adding: 'Split into rooms',
+    name: ({ label, plan }) => `${label ? `${label}: ` : ''}${plan ? planWords(plan) : 'rooms'}`,
+    fresh: () => ({ kind: 'rooms', plan: { by: 'size', number: 4, way: 'deal', minutes: 15 } }),
+  },
   record: {
     adding: 'Start recording',
     name: () => 'start recording',
     fresh: () => ({ kind: 'record' }),
   },
+};
+
+/** A group plan in a few words: `deal rooms of 4, 15 min`. */
+export const planWords = ({ by, number, way, minutes }: GroupPlan): string =>
+  `${WAYS[way ?? 'deal']} ${by === 'rooms' ? count(number, 'room') : `rooms of ${number}`}${minutes ? `, ${minutes} min` : ''}`;
+
+const WAYS: Record<NonNullable<GroupPlan['way']>, string> = {
+  deal: 'deal',
+  hand: 'fill by hand',
+  choice: 'let people choose among',
 };
 
 /** What a cue does, in a few words. */

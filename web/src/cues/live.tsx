@@ -2,12 +2,14 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import type { Cue } from '../api/shapes';
 import type { PlaceState } from '../live/place';
+import type { StaffState } from '../live/staff';
 import { isRecording, type SittingState } from '../live/sitting';
 
 interface LiveProps {
   cue: Cue;
   sitting: SittingState;
   place: PlaceState;
+  staff: StaffState;
 }
 
 /** What each kind of cue has come to, once it was fired: a word, or a card of its own in the same place. */
@@ -17,6 +19,11 @@ export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
   show: ({ cue, place }) => <Told>{place.shown?.board === cue.board ? 'on show' : 'done'}</Told>,
   hand_out: ({ cue, sitting }) => <Told>{sitting.handed.includes(cue.board ?? '') ? 'out' : 'done'}</Told>,
   pairs: ({ place }) => <Told>{place.pairs ? 'at work' : 'done'}</Told>,
+  rooms: ({ cue, staff }) => {
+    const activity = staff.activities.findLast((one) => one.cue === cue.id);
+    if (activity?.state === 'dealt') return <Told>dealt: open</Told>;
+    return <Told>{activity?.state === 'open' ? 'open' : 'done'}</Told>;
+  },
   record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
 };
 

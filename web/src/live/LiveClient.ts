@@ -4,7 +4,7 @@ import { oncePerFrame } from './frames';
 import { Line, type Status } from './Line';
 import type { Outcome, Pending } from './pending';
 import { States } from './States';
-import { kindOf, MAIN, partOf, placeStream } from './streams';
+import { kindOf, partOf, placeOfBoard, placeStream } from './streams';
 
 /** Facts about the connection itself. */
 export interface Connection {
@@ -77,8 +77,7 @@ export class LiveClient {
   rightsOn(stream: string): Rights | undefined {
     const { rights } = this.connection;
     if (rights[stream] || !('sitting' in this.scope)) return rights[stream];
-    // Boards of a class lie in its main room.
-    return rights[placeStream(this.scope.sitting, kindOf(stream) === 'board' ? MAIN : partOf(stream))];
+    return rights[placeStream(this.scope.sitting, kindOf(stream) === 'board' ? placeOfBoard(stream) : partOf(stream))];
   }
 
   /** @returns names of all streams that can be read */

@@ -9,7 +9,11 @@ export const ownFold: Fold<OwnState> = {
   apply(state, { kind, body }) {
     switch (kind) {
       case 'placed':
-        return { ...state, place: body.place };
+        return { ...state, place: body.place, asked: null };
+      case 'asked':
+        return { ...state, asked: body };
+      case 'room_kept':
+        return { ...state, rooms: [...state.rooms.filter(({ room }) => room !== body.room), body] };
       case 'thread_begun':
         return { ...state, threads: [...state.threads, body] };
       case 'boards':

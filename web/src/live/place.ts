@@ -31,6 +31,12 @@ const without = (hosts: PlaceState['hosts'], id: string) => hosts.filter((host) 
 
 const quiet = ({ signals }: PlaceState, people: string[]) => signals.filter(({ person }) => !people.includes(person));
 
+/** A room that opens begins with nobody waiting for anything. */
+const ANEW = { call: null, timer: null, floor: null, announced: [], signals: [], hands: [] };
+
+/** What was said to all rooms that is kept. */
+const ANNOUNCED = 20;
+
 /** Follows one place of a class. */
 export const placeFold: Fold<PlaceState> = {
   from: (view) => view as PlaceState,
@@ -64,6 +70,19 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, pairs: body };
       case 'pairs_over':
         return { ...state, pairs: null };
+      case 'room_opened':
+        return { ...state, room: { ...body, opened_at: at, closed: false }, ...ANEW };
+      case 'room_timed':
+      case 'room_named':
+        return state.room ? { ...state, room: { ...state.room, ...body } } : state;
+      case 'room_closed':
+        return { ...state, call: null, room: state.room && { ...state.room, closed: true } };
+      case 'called':
+        return { ...state, call: { person: by, name: body.name, since: at } };
+      case 'call_answered':
+        return { ...state, call: null };
+      case 'announced':
+        return { ...state, announced: [...state.announced, { ...body, at }].slice(-ANNOUNCED) };
       case 'together':
         return { ...state, leader: by };
       case 'roaming':

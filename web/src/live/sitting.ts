@@ -32,6 +32,42 @@ function seat(state: SittingState, row: Seat): SittingState {
   return known ? withSeat(state, row.id, row) : { ...state, seats: [...state.seats, row] };
 }
 
+type Opened = Extract<Extract<Entry, { kind: 'rooms_opened' }>['body'], { name: string }>;
+
+/** Rooms are places for as long as they are open. */
+function openRooms(state: SittingState, { activity, name, step, rooms, free }: Opened, at: number): SittingState {
+  const row = { id: activity, name, step, rooms, free, opened_at: at, closed_at: null };
+  return {
+    ...state,
+    places: [...state.places, ...rooms.map((room) => ({ ...room, activity }))],
+    activities: [...state.activities.filter(({ id }) => id !== activity), row],
+  };
+}
+
+function nameRoom(state: SittingState, { activity, room, name }: { activity: string; room: string; name: string }) {
+  const set = <Row extends { id: string; name: string }>(rows: Row[], row: Row) =>
+    rows.some(({ id }) => id === row.id) ? rows.map((one) => (one.id === row.id ? row : one)) : [...rows, row];
+  return {
+    ...state,
+    places: set(state.places, { id: room, name, activity }),
+    activities: state.activities.map((one) =>
+      one.id === activity ? { ...one, rooms: set(one.rooms, { id: room, name }) } : one,
+    ),
+  };
+}
+
+function closeRooms(state: SittingState, activity: string, rooms: string[], at: number): SittingState {
+  const places = state.places.filter(({ id }) => !rooms.includes(id));
+  const over = !places.some((place) => place.activity === activity);
+  return {
+    ...state,
+    places,
+    activities: over
+      ? state.activities.map((one) => (one.id === activity ? { ...one, closed_at: at } : one))
+      : state.activities,
+  };
+}
+
 /** Follows what concerns the whole class. */
 export const sittingFold: Fold<SittingState> = {
   from: (view) => view as SittingState,
@@ -64,6 +100,12 @@ export const sittingFold: Fold<SittingState> = {
         return { ...state, handed: [...state.handed, body.board] };
       case 'gathered_in':
         return { ...state, handed: state.handed.filter((board) => board !== body.board) };
+      case 'rooms_opened':
+        return 'name' in body ? openRooms(state, body, at) : state;
+      case 'room_set':
+        return nameRoom(state, body);
+      case 'rooms_closed':
+        return closeRooms(state, body.activity, body.rooms as string[], at);
       case 'recording':
         return record(state, body.on, at);
       default:

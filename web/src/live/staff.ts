@@ -1,4 +1,5 @@
 import { FIRST_PAGE } from '../api/contracts';
+import { arrange } from './activities';
 import type { Entry, StaffView, Waiting } from '../api/shapes';
 import type { Fold } from './fold';
 
@@ -41,6 +42,13 @@ export const staffFold: Fold<StaffState> = {
         return { ...state, copies: [...state.copies, ...body.copies] };
       case 'paired':
         return { ...state, paired: body };
+      case 'dealt':
+      case 'assigned':
+      case 'room_set':
+      case 'room_gone':
+      case 'rooms_opened':
+      case 'rooms_closed':
+        return { ...state, activities: arrange(state.activities, kind, body) };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

@@ -14,5 +14,7 @@ export const ownStream = (sitting: string, person: string) => `own/${sitting}.${
 export const kindOf = (stream: string) => stream.split('/', 1)[0]!;
 /** @returns the place or person that a stream belongs to */
 export const partOf = (stream: string) => stream.split('.')[1];
+/** @returns the place that a board of a class lies in: that of a room has its room's id at the front, all others lie in the main room */
+export const placeOfBoard = (stream: string) => /^board\/([\w-]+?)--/.exec(stream)?.[1] ?? MAIN;
 /** @returns id of the class that a stream belongs to */
 export const sittingOf = (stream: string) => stream.slice(stream.indexOf('/') + 1).split('.', 1)[0]!;

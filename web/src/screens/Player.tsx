@@ -12,6 +12,7 @@ import { day, duration } from '../parts/words/times';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
 import { BoardThen } from './player/BoardThen';
 import { ExchangeThen } from './player/ExchangeThen';
+import { RoomThen } from './player/RoomThen';
 import { Scrubber } from './player/Scrubber';
 import { Share } from './player/Share';
 import type { Recorder } from './player/Recorder';
@@ -40,6 +41,7 @@ export default function Player() {
 
 function Playing({ facts }: { facts: RecordingFacts }) {
   const recorder = usePlayback(facts);
+  const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const nudge = (ms: number) => recorder.seek(Math.min(Math.max(recorder.time + ms, 0), facts.length));
   useShortcuts({
     ' ': ['Play or pause', recorder.toggle],
@@ -68,10 +70,10 @@ function Playing({ facts }: { facts: RecordingFacts }) {
               overflow: 'hidden',
             }}
           >
-            <BoardThen recorder={recorder} facts={facts} at={MAIN} />
+            <BoardThen recorder={recorder} facts={facts} at={at} />
           </Box>
         </Box>
-        <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, MAIN)} />
+        <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
       </Box>
       <Box
         component="section"
@@ -105,6 +107,7 @@ function Controls({ recorder, facts }: { recorder: Recorder; facts: RecordingFac
         <Button title="Speed" onClick={() => recorder.setSpeed(SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length]!)}>
           {speed} ×
         </Button>
+        <RoomThen recorder={recorder} facts={facts} />
         <Box sx={{ flex: 1 }} />
         {trouble && <Box role="alert">{trouble}</Box>}
       </Box>

@@ -187,6 +187,7 @@ describe('the player', () => {
     stretches: [[1_000, 61_000]],
     cuts: 0,
     boards: [],
+    rooms: [],
     people: [],
   };
   const posts = Array.from({ length: 60 }, (_, i) => ({

@@ -1,5 +1,5 @@
 import { RULES } from '../api/contracts';
-import type { ClassFacts, PlaceView, Seat, SittingView, StaffView, Timing } from '../api/shapes';
+import type { ClassFacts, OwnView, PlaceView, Seat, SittingView, StaffView, Timing } from '../api/shapes';
 
 export const SITTING = 'sitting/s';
 export const PLACE = 'place/s.main';
@@ -49,6 +49,7 @@ export const sitting = (more: Partial<SittingView> = {}): SittingView => ({
   ],
   stretches: [],
   handed: [],
+  activities: [],
   seats: SEATS,
   ...more,
 });
@@ -60,6 +61,9 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   floor: null,
   leader: null,
   pairs: null,
+  room: null,
+  call: null,
+  announced: [],
   begun: false,
   oversight: false,
   reactions: true,
@@ -67,6 +71,18 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   rules: { for_all: RULES, exceptions: [], by_step: [] },
   welcome: null,
   hosts: [],
+  ...more,
+});
+
+/** What concerns one person in it. */
+export const own = (more: Partial<OwnView> = {}): OwnView => ({
+  place: 'main',
+  threads: [],
+  boards: [],
+  copies: [],
+  pair: null,
+  asked: null,
+  rooms: [],
   ...more,
 });
 
@@ -84,6 +100,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   threads: [],
   copies: [],
   paired: null,
+  activities: [],
   ...more,
 });
 

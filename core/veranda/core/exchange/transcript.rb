@@ -20,7 +20,8 @@ module Veranda
         PER_CHARACTER = 60
         STAYS = (2_000..8_000)
 
-        # @param streams [Array<Hash>] `{ posts:, people:, staff: }`: posts with whom they were for, see {Thread}; `people` is nil for all
+        # @param streams [Array<Hash>] `{ posts:, people:, staff:, room: }`: posts with whom they were for, see {Thread}; `people` is nil
+        #   for all, or for all who were in a `room`
         # @param title [String]
         # @param from [Integer] ms since the epoch that the times of text and WebVTT count from
         def initialize(streams, title:, from:)
@@ -69,7 +70,7 @@ module Veranda
         end
 
         def whom(stream, author)
-          return 'everyone' unless stream[:people]
+          return stream[:room] || 'everyone' unless stream[:people]
 
           names = stream[:people].reject { |one| one[:id] == author }.map { |one| one[:name] }
           [*names, *('staff' if stream[:staff])].join(', ')

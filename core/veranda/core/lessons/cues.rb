@@ -13,9 +13,13 @@ module Veranda
       #   { id:, kind: 'hand_out', board: }        a board comes on show, of which each has a copy of their own
       #   { id:, kind: 'pairs', size:, board: }    pairs or threes are drawn, with a board each with a copy of it
       #
-      # Polls, rooms and clips get kinds of their own when there are polls, rooms and clips.
+      # { id:, kind: 'rooms', plan:, board: } people are dealt into rooms by a group plan; fired again, the rooms open, each with a copy
+      #   of the
+      #                                            board, or of the step's
+      #
+      # Polls and clips get kinds of their own when there are polls and clips.
       module Cues
-        KINDS = %w[show timer record hand_out pairs].freeze
+        KINDS = %w[show timer record hand_out pairs rooms].freeze
         MOST = 12
 
         CONTRACT = Dry::Schema.JSON do
@@ -26,10 +30,11 @@ module Veranda
           optional(:page).value(Types::ID)
           optional(:until_done).value(:bool)
           optional(:size).value(:integer, included_in?: Sittings::Pairing::SIZES)
+          optional(:plan).hash(Rooms::GroupPlan::CONTRACT)
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
         end
 
-        NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size }.freeze
+        NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size, 'rooms' => :plan }.freeze
 
         module_function
 

@@ -24,14 +24,14 @@ module Veranda
         # @param names [Hash{String => String}] their names
         # @param materials [Array<Hash>] on those boards or steps: `{ id:, title:, state:, findings:, newer: }`
         # @param tones [#call] the colours under a slide, see {Legibility}
-        # @param people [Array<Hash>] who is expected: `{ name:, role:, address: }`
+        # @param people [Array<Hash>] who is expected: `{ id:, name:, role:, address: }`
         # @param staff_only [Array<String>] ids of boards that students cannot see
         # @return [Array<Hash>] empty when all is well
         def of(lesson, now:, boards: {}, names: {}, materials: [], tones: nil, people: [], staff_only: [])
           return [finding(:no_steps, 'The run sheet is empty.')] if lesson[:steps].empty?
 
           [too_long(lesson), *steps_without_board(lesson), *empty_boards(lesson, boards, names), *unseen_boards(lesson, names, staff_only),
-           *materials_failed(materials),
+           *materials_failed(materials), *rooms(lesson, people),
            *letters(boards, names, tones), *people_without_address(people), past(lesson, now), recording_off(lesson)].compact
         end
 
@@ -68,6 +68,16 @@ module Veranda
           end
         end
         private_class_method :unseen_boards
+
+        # Group plans that do not suit the roster or their step.
+        def rooms(lesson, people)
+          students = people.reject { |person| Person::STAFF.include?(person[:role]) }
+          lesson[:steps].flat_map do |step|
+            cues = (step[:cues] || []).select { |cue| cue[:kind] == 'rooms' && cue[:plan] }
+            cues.flat_map { |cue| Rooms::Prepared.doubts(step, cue, students) }.map { |code, says| finding(code, says, step: step[:id]) }
+          end
+        end
+        private_class_method :rooms
 
         def bare?(board) = board && board.marks.empty? && board.page_facts.empty?
         private_class_method :bare?

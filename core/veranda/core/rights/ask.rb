@@ -52,7 +52,11 @@ module Veranda
         end
         private_class_method :no_outside
 
+        CLOSED = 'This room is closed. What was made in it can still be read.'
+        private_constant :CLOSED
+
         def in_place(right, by, place, at)
+          return Answer.no(:room_closed, CLOSED, :class) if place.room&.fetch(:closed)
           return Answer.yes(:floor) if FLOOR.include?(right) && Sittings::Floor.of?(place.floor, by.id, at)
 
           by_rule(right, by, place.rules)

@@ -20,11 +20,11 @@ module Veranda
 
         private
 
-        # Pairs are drawn aside, see {Pair}: what follows the cue has it done.
-        def enough!
+        # Pairs are drawn aside, and rooms dealt and opened, see {Pair}, {Rooms::OpenRooms}: what follows the cue has it done.
+        def enough!(cue)
           return if sitting.present.count { |seat| !seat.staff? } >= 2
 
-          raise Refusal.new(:too_few, 'For pairs there must be at least two students in the room.')
+          raise Refusal.new(:too_few, "For #{cue[:kind]} there must be at least two students in the class.")
         end
 
         def hand_out(cue) = sitting.handed.include?(cue[:board]) ? [] : [entry('handed_out', cue.slice(:board), on: :sitting)]
@@ -37,7 +37,7 @@ module Veranda
           case cue[:kind]
           when 'show' then show(cue)
           when 'hand_out' then [show(cue), *hand_out(cue)]
-          when 'pairs' then enough!
+          when 'pairs', 'rooms' then enough!(cue)
           when 'timer'
             entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, **cue.slice(:label, :until_done) }.compact, on: :main)
           when 'record' then entry('recording', { on: true, planned: true }, on: :sitting) unless sitting.recording?

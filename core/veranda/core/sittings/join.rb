@@ -4,9 +4,11 @@ module Veranda
   module Core
     module Sittings
       # Someone's first connection, or their return. Staff come in at any time; others wait until the doors
-      # open, or until staff let them in. Who comes back, comes back to the place they were in; who was sent out, waits; who was
-      # removed, does neither.
+      # open, or until staff let them in. Who comes back, comes back to the place they were in; while rooms are open, to theirs
+      # ({Rooms::Standing}); who was sent out, waits; who was removed, does neither.
       class Join < SittingCommand
+        include Rooms::Standing
+
         on :sitting, 'class.join'
         touches :staff, :waiting
         begins :own
@@ -26,10 +28,13 @@ module Veranda
         private
 
         def come_in
-          to = seat&.place || Places::MAIN
-          [entry('joined', { people: [facts], place: to }), placed(to), no_more_waiting,
+          to, noted = comes_back? ? [seat.place, nil] : standing(by.id, staff: by.staff?)
+          [entry('joined', { people: [facts], place: to }), placed(to), no_more_waiting, noted,
            (entry('host_came', { id: by.id, name: by.name }, on: :waiting) if by.staff?)]
         end
+
+        # Rooms that were closed meanwhile are no places any more; and who was in the main room may belong to a room by now.
+        def comes_back? = seat && sitting.place?(seat.place) && (by.staff? || seat.place != Places::MAIN)
 
         def wait
           [(entry('waits', seat ? { **facts, held: true } : facts, on: :staff) unless plan.waiting.key?(by.id)), placed(Places::WAITING)]

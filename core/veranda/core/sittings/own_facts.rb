@@ -17,18 +17,27 @@ module Veranda
         # @return [Hash, nil] `{ round:, people: }`: who was paired with them last, whoever goes first first; it holds while the place has
         #   that round
         attr_reader :pair
+        # @return [Hash, nil] `{ room:, name:, activity:, until: }` while they are asked to go to a room
+        attr_reader :asked
+        # @return [Array<Hash>] `{ activity:, title:, room:, name:, boards: }` of the rooms in which they sat
+        attr_reader :rooms
 
         def initialize
           @threads = []
           @boards = []
           @copies = []
+          @rooms = []
         end
 
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)
           case entry.kind
-          when 'placed' then @place = entry.body[:place]
+          when 'placed'
+            @place = entry.body[:place]
+            @asked = nil
+          when 'asked' then @asked = entry.body
+          when 'room_kept' then @rooms = [*@rooms.reject { |room| room[:room] == entry.body[:room] }, entry.body]
           when 'thread_begun' then @threads << entry.body
           when 'boards' then @boards = entry.body[:boards]
           when 'copy_given' then @copies << entry.body
@@ -38,9 +47,9 @@ module Veranda
         end
 
         # @return [Integer] how much there is to write down
-        def size = 1 + @threads.length + @boards.length + @copies.length
+        def size = 1 + @threads.length + @boards.length + @copies.length + @rooms.length
 
-        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair }
+        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair, asked: @asked, rooms: @rooms }
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}
@@ -49,8 +58,8 @@ module Veranda
         private
 
         def restore(facts)
-          @place, @pair = facts.values_at(:place, :pair)
-          @threads, @boards, @copies = %i[threads boards copies].map { |field| facts[field] || [] }
+          @place, @pair, @asked = facts.values_at(:place, :pair, :asked)
+          @threads, @boards, @copies, @rooms = %i[threads boards copies rooms].map { |field| facts[field] || [] }
         end
       end
     end

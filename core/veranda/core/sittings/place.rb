@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader pairs welcome hosts].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -24,6 +24,13 @@ module Veranda
         attr_reader :leader
         # @return [Hash, nil] `{ round:, size:, pairs: }`, `pairs` how many, while people work in pairs
         attr_reader :pairs
+        # @return [Hash, nil] of a breakout room: `{ activity:, name:, title:, boards:, words:, ends_at:, grace:, warnings:, free:, read:,
+        #   opened_at:, closed: }`, see {Rooms::GroupPlan}
+        attr_reader :room
+        # @return [Hash, nil] `{ person:, name:, since: }` while a room calls
+        attr_reader :call
+        # @return [Array<Hash>] `{ id:, words:, name:, at: }`, what was said to all rooms
+        attr_reader :announced
         # @return [Boolean] whether staff read every thread that begins
         attr_reader :oversight
         # @return [Boolean] whether posts take signs
@@ -38,6 +45,7 @@ module Veranda
         def initialize
           @hands = []
           @hosts = []
+          @announced = []
           @begun = @oversight = false
           @reactions = true
           @signals = {}
@@ -67,6 +75,7 @@ module Veranda
 
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
+          @announced ||= []
           @begun = facts[:begun] || false
           @oversight = facts[:oversight] || false
           @reactions = facts.fetch(:reactions, true)
@@ -110,6 +119,31 @@ module Veranda
           @reactions = body[:reactions] if body.key?(:reactions)
         end
 
+        # Opened again, it begins anew, but for its boards and what is written.
+        def room_opened(entry, body)
+          @room = { **body, opened_at: entry.at, closed: false }
+          @call = @timer = @floor = nil
+          @announced = []
+          @signals = {}
+          @hands = []
+        end
+
+        def room_timed(_entry, body) = @room = @room&.merge(body)
+        def room_named(_entry, body) = @room = @room&.merge(body)
+
+        def room_closed(_entry, _body)
+          @room = @room&.merge(closed: true)
+          @call = nil
+        end
+
+        def called(entry, body) = @call = { person: entry.actor, name: body[:name], since: entry.at }
+        def call_answered(_entry, _body) = @call = nil
+
+        ANNOUNCED = 20
+        private_constant :ANNOUNCED
+
+        def announcement(entry, body) = @announced = [*@announced, { **body, at: entry.at }].last(ANNOUNCED)
+
         def welcomed(_entry, body) = @welcome = body
         def begun_now(_entry, _body) = @begun = true
         def host_came(_entry, body) = @hosts = [*@hosts.reject { |host| host[:id] == body[:id] }, body]
@@ -120,6 +154,8 @@ module Veranda
       PlaceChanges = {
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
+        'room_opened' => :room_opened, 'room_timed' => :room_timed, 'room_named' => :room_named, 'room_closed' => :room_closed,
+        'called' => :called, 'call_answered' => :call_answered, 'announced' => :announcement,
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,

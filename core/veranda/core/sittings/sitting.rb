@@ -8,7 +8,7 @@ module Veranda
       # and who waits are in {StaffFacts}.
       class Sitting
         PLAN = %i[id title course starts_at minutes steps boards places rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed].freeze
+        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed activities].freeze
 
         attr_reader(*PLAN, *FACTS)
         # @return [Hash{String => Integer}] ms added to steps
@@ -25,7 +25,9 @@ module Veranda
           @extra = {}
           @stretches = []
           @handed = []
+          @activities = []
           @seats = {}
+          @sat = Rooms::Sat.new
         end
 
         def planned? = @status == 'planned'
@@ -50,6 +52,11 @@ module Veranda
         # @return [Boolean]
         def place?(id) = @places.any? { |place| place[:id] == id }
 
+        # @param room [String]
+        # @param at [Integer] ms since the epoch
+        # @return [Array<String>] ids of those who sat in a room up to then, without those who teach
+        def sat(room, at) = @sat.who(room, at).reject { |id| @seats[id]&.staff? }
+
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)
@@ -63,11 +70,12 @@ module Veranda
         # @return [Hash] everything, for a snapshot
         def to_h
           own = [*PLAN, *FACTS].to_h { |field| [field, instance_variable_get(:"@#{field}")] }
-          own.merge(seats: @seats.values.map(&:to_h), extra: @extra.map { |step, ms| { step: step, ms: ms } })
+          own.merge(seats: @seats.values.map(&:to_h), extra: @extra.map { |step, ms| { step: step, ms: ms } },
+                    sat: @sat.to_a)
         end
 
         # @return [Hash] what its readers see; the rest is for the server's own reckoning
-        def view = to_h.except(:extra, :record_by_hand)
+        def view = to_h.except(:extra, :record_by_hand, :sat)
 
         # @param facts [Hash] as written by {#to_h}
         # @return [Sitting]
@@ -78,6 +86,8 @@ module Veranda
         def restore(facts)
           [*PLAN, *FACTS].each { |field| instance_variable_set(:"@#{field}", facts[field]) }
           @handed ||= []
+          @activities ||= []
+          @sat = Rooms::Sat.new(facts[:sat] || [])
           @extra = (facts[:extra] || []).to_h { |row| row.values_at(:step, :ms) }
           @seats = facts[:seats].to_h { |seat| [seat[:id], Seat.new(**seat)] }
         end
@@ -107,17 +117,22 @@ module Veranda
         def joined(entry, body)
           body[:people].each do |person|
             @seats[person[:id]] = Seat.new(**person, place: body[:place], presence: 'here', since: entry.at)
+            @sat.at(person[:id], body[:place], entry.at)
           end
         end
 
-        def seated(_entry, body)
-          body[:people].each { |id| @seats[id]&.place = body[:place] }
+        def seated(entry, body)
+          body[:people].each do |id|
+            @seats[id]&.place = body[:place]
+            @sat.at(id, body[:place], entry.at) if @seats[id]&.here?
+          end
         end
 
         def sent_out(entry, body)
           body[:people].each do |id|
             @seats[id]&.presence = 'out'
             @seats[id]&.since = entry.at
+            @sat.at(id, nil, entry.at)
           end
         end
 
@@ -138,6 +153,40 @@ module Veranda
           seat = @seats[entry.actor] or return
           seat.presence = presence
           seat.since = entry.at
+          @sat.at(seat.id, nil, entry.at)
+        end
+
+        # Rooms are places for as long as they are open.
+        def rooms_opened(entry, body)
+          @places += body[:rooms].map { |room| { **room, activity: body[:activity] } }
+          body[:rooms].each { |room| @sat.opened(room[:id], entry.at) }
+          @activities = @activities.reject { |activity| activity[:id] == body[:activity] } +
+                        [{ id: body[:activity], **body.slice(:name, :step, :rooms, :free), opened_at: entry.at, closed_at: nil }]
+        end
+
+        def room_set(entry, body)
+          room = { id: body[:room], name: body[:name] }
+          @sat.opened(body[:room], entry.at)
+          @places = with(@places, { **room, activity: body[:activity] })
+          @activities = @activities.map do |activity|
+            activity[:id] == body[:activity] ? activity.merge(rooms: with(activity[:rooms], room)) : activity
+          end
+        end
+
+        def rooms_closed(entry, body)
+          @places = @places.reject { |place| body[:rooms].include?(place[:id]) }
+          body[:rooms].each { |room| @sat.closed(room) }
+          return if @places.any? { |place| place[:activity] == body[:activity] }
+
+          @activities = @activities.map { |one| one[:id] == body[:activity] ? one.merge(closed_at: entry.at) : one }
+        end
+
+        def with(rows, row)
+          if rows.any? { |one| one[:id] == row[:id] }
+            rows.map { |one| one[:id] == row[:id] ? row : one }
+          else
+            rows + [row]
+          end
         end
 
         def start_recording(at)
@@ -153,7 +202,8 @@ module Veranda
       SittingChanges = {
         'planned' => :planned, 'boards' => :boards_set, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined,
         'seated' => :seated, 'out' => :sent_out, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
-        'recording' => :recording, 'handed_out' => :handed_out, 'gathered_in' => :gathered_in
+        'recording' => :recording, 'rooms_opened' => :rooms_opened, 'room_set' => :room_set, 'rooms_closed' => :rooms_closed,
+        'handed_out' => :handed_out, 'gathered_in' => :gathered_in
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end
   end

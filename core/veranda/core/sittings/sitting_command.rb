@@ -32,10 +32,10 @@ module Veranda
         end
 
         # @param id [String]
-        # @return [String] the same, when students may see the board
+        # @return [String] the same, when students may see the board; that of a breakout room in its room alone
         def open_board!(id)
-          raise Refusal.new(:no_such_board, 'That board does not belong to this class.') unless plan.board(id)
-          return id if plan.open_board(id)
+          board = plan.board(id) or raise Refusal.new(:no_such_board, 'That board does not belong to this class.')
+          return id if plan.open_board(id) || (board[:room] && board[:room] == here)
 
           raise Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
         end

@@ -25,6 +25,8 @@ module Veranda
         attr_reader :copies
         # @return [Hash, nil] `{ round:, seed:, pairs: [{ people: }] }` of the last draw
         attr_reader :paired
+        # @return [Rooms::Activities]
+        attr_reader :activities
 
         def initialize
           @steps = []
@@ -35,6 +37,7 @@ module Veranda
           @threads = []
           @copies = {}
           @copies_by_person = {}
+          @activities = Rooms::Activities.new
           @each = false
         end
 
@@ -47,8 +50,10 @@ module Veranda
         # @return [Hash, nil]
         def step(id) = @steps.find { |step| step[:id] == id }
 
-        # @return [Hash, nil] a board of the lesson, or somebody's copy of one
-        def board(id) = @boards.find { |board| board[:id] == id } || (as_board(@copies[id]) if @copies.key?(id))
+        # @return [Hash, nil] a board of the lesson, somebody's copy of one, or that of a room
+        def board(id)
+          @boards.find { |board| board[:id] == id } || (as_board(@copies[id]) if @copies.key?(id)) || @activities.board(id)
+        end
 
         # @return [Hash, nil] the board if all students may see it
         def open_board(id) = board(id)&.then { |board| board if Lessons::Audience.everyone?(board) }
@@ -91,17 +96,17 @@ module Veranda
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'paired' then @paired = body
           when 'cued' then @cued |= [body[:cue]]
-          else at_the_doors(entry, body)
+          else @activities.apply(entry) || at_the_doors(entry, body)
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = @waiting.length + @removed.length + @threads.length + @copies.length
+        def size = @waiting.length + @removed.length + @threads.length + @copies.length + @activities.size
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads, copies: @copies.values, paired: @paired }
+            each: @each, threads: @threads, copies: @copies.values, paired: @paired, activities: @activities.to_a }
         end
         alias view to_h
 
@@ -131,6 +136,7 @@ module Veranda
           @threads = facts[:threads] || []
           (facts[:copies] || []).each { |copy| give(copy) }
           @paired = facts[:paired]
+          @activities = Rooms::Activities.new(facts[:activities] || [])
         end
 
         def give(copy)

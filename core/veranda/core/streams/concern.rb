@@ -59,9 +59,13 @@ module Veranda
           end
         end
 
-        # Boards of a class lie in its main room.
+        # Boards of a room say in their id where they lie; all others lie in the main room.
         def place
-          %i[place exchange].include?(StreamName.kind(@home)) ? StreamName.part(@home) : Sittings::Places::MAIN
+          case StreamName.kind(@home)
+          when :place, :exchange then StreamName.part(@home)
+          when :board then Rooms::Activities.room_of_board(StreamName.id(@home)) || Sittings::Places::MAIN
+          else Sittings::Places::MAIN
+          end
         end
       end
     end

@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Refused } from '../../api/http';
 import type { Incoming, MaterialFacts, Post } from '../../api/shapes';
 import { ALL_RIGHTS, connection, refused } from '../../testing/live';
-import { place, sitting } from '../../testing/classes';
+import { place, sitting, own } from '../../testing/classes';
 import { Exchange } from './Exchange';
 
 const server = vi.hoisted(() => ({ uploads: [] as unknown[], refusal: null as Error | null, file: {} as object }));
@@ -45,7 +45,7 @@ const shown = (posts: Post[] = [], rights = ALL_RIGHTS, more: Record<string, unk
       [STREAM]: { posts, pinned: [] },
       'sitting/s': sitting(),
       'place/s.main': place(),
-      'own/s.farah': { place: 'main', threads: [], boards: [], copies: [], pair: null },
+      'own/s.farah': own(),
       ...more,
     },
     rights,

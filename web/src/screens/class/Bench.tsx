@@ -5,7 +5,7 @@ import { useServerNow } from '../../live/hooks';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import type { Seat, You } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
-import { MAIN, partOf, sittingOf } from '../../live/streams';
+import { sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
 import { SeatView, type SeatSize } from './SeatView';
@@ -175,7 +175,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
           <SeatPage
             seat={opened}
             sitting={sittingOf(room)}
-            at={partOf(room) ?? MAIN}
+            at={opened.place}
             place={place}
             me={you.id}
             onWrite={onWrite}

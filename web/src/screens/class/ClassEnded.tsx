@@ -8,6 +8,7 @@ import type { SittingState } from '../../live/sitting';
 import { Ribbon } from '../../parts/frame/Ribbon';
 import { clockTime, count, duration } from '../../parts/words/times';
 import { DoorsCard } from './DoorsCard';
+import { Activities } from '../../parts/rooms/Activities';
 import { Transcript } from './Transcript';
 import { isStaff } from '../../parts/words/people';
 
@@ -64,6 +65,7 @@ export function ClassEnded({ sitting, you, facts }: Props) {
             Go to the desk
           </Button>
         </Box>
+        <Activities lesson={facts.lesson} staff={you.staff} />
         {you.staff && <Transcript facts={facts} you={you} />}
       </DoorsCard>
     </Box>

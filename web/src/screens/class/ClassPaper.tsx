@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
 import { BoardPaper } from '../../board/BoardPaper';
 import { useFollowed, useOwn, useRights, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
+import { MAIN } from '../../live/streams';
+import { Waiting } from '../../parts/frame/Waiting';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
@@ -13,8 +15,13 @@ import { ForYou } from './ForYou';
 import { LedLine } from './LedLine';
 import { TimerLine } from './TimerLine';
 import { PairLine } from './PairLine';
+import { AskedLine } from './rooms/AskedLine';
+import { RoomLine } from './rooms/RoomLine';
 import type { useRoaming } from './useRoaming';
 import { Wall } from './Wall';
+
+// Only staff look at them.
+const RoomsPage = lazy(() => import('./rooms/RoomsPage').then(({ RoomsPage }) => ({ default: RoomsPage })));
 
 interface Props {
   sitting: SittingState;
@@ -27,19 +34,35 @@ interface Props {
   looking: ReturnType<typeof useRoaming>;
   /** The board whose copies staff look at all at once. */
   wall: string | null;
+  /** The place one is in. */
+  at: string;
+  /** Leaves the rooms, while staff look at all of them at once. */
+  rooms: (() => void) | null;
   onLeaveWall: () => void;
   /** Writes to these people alone. */
   onWrite: (...people: string[]) => void;
 }
 
 /** What one looks at: the board on show, one's own copy of it, another board that is for oneself, or everybody's copies. */
-export function ClassPaper({ sitting, place, room, you, course, looking, wall, onLeaveWall, onWrite }: Props) {
+export function ClassPaper({
+  sitting,
+  place,
+  room,
+  you,
+  course,
+  looking,
+  wall,
+  at: where,
+  rooms,
+  onLeaveWall,
+  onWrite,
+}: Props) {
   const staff = useStaff(sitting.id);
   const own = useOwn(sitting.id);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
   // What one looked at may have been closed meanwhile.
   const known = (id: string | undefined) =>
-    boardNamed(id, { sitting, staff, own }) ?? own?.copies.filter(({ board }) => board === id).map(asBoard)[0];
+    boardNamed(id, { sitting, staff, own, place }) ?? own?.copies.filter(({ board }) => board === id).map(asBoard)[0];
   const at = known(looking.shown?.board) ? looking.shown : place.shown;
   const [original, setOriginal] = useState<string | null>(null);
   const mine = sitting.handed.includes(at?.board ?? '')
@@ -67,13 +90,22 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
         pb: { xs: 0.5, md: 1 },
       }}
     >
+      <RoomLine {...{ sitting, place, at: where, you }} />
+      {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
       <TimerLine place={place} room={room} staff={you.staff} />
       <FloorLine sitting={sitting} place={place} room={room} you={you} />
       {own?.pair && place.pairs?.round === own.pair.round && (
         <PairLine people={own.pair.people} me={you.id} onWrite={onWrite} />
       )}
       {own && !you.staff && (
-        <ForYou sitting={sitting} own={own} shown={board?.id} onLook={looking.look} makes={makes} />
+        <ForYou
+          sitting={sitting}
+          own={own}
+          room={place.room}
+          shown={board?.id}
+          onLook={looking.look}
+          makes={makes && where === MAIN}
+        />
       )}
       {mine && (
         <OwnCopyLine
@@ -83,7 +115,11 @@ export function ClassPaper({ sitting, place, room, you, course, looking, wall, o
         />
       )}
       {copy && <Followed board={copy.board} />}
-      {wall && staff && !copy ? (
+      {rooms && staff ? (
+        <Suspense fallback={<Waiting />}>
+          <RoomsPage {...{ sitting, staff, at: where }} onLeave={rooms} />
+        </Suspense>
+      ) : wall && staff && !copy ? (
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
       ) : board && at ? (
         <ShelfContext value={shelf}>

@@ -1,10 +1,9 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
 import { useMutation } from '@tanstack/react-query';
 import { post } from '../../api/http';
 import type { CopyRow } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
+import { Line } from '../../parts/frame/Line';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 
 interface StaffProps {
@@ -68,30 +67,5 @@ export function OwnCopyLine({ copied, together, onSwitch }: OwnProps) {
         {copied ? 'See the board for all' : 'Back to your copy'}
       </Button>
     </Line>
-  );
-}
-
-function Line({ label, says, children }: { label: string; says: string; children: ReactNode }) {
-  return (
-    <Box
-      component="section"
-      aria-label={label}
-      sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        columnGap: 1,
-        mb: 0.5,
-        px: 1,
-        minHeight: 36,
-        fontSize: 14,
-        '& button': { minHeight: { xs: 44, md: 32 } },
-      }}
-    >
-      <Box role="status" sx={{ flex: 1, minWidth: 180 }}>
-        {says}
-      </Box>
-      {children}
-    </Box>
   );
 }

@@ -1,12 +1,16 @@
 import Box from '@mui/material/Box';
 import { FIRST_PAGE } from '../../api/contracts';
+import type { SittingBoard } from '../../api/shapes';
 import { MakeBoard } from './MakeBoard';
 import type { OwnState } from '../../live/own';
+import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 
 interface Props {
   sitting: SittingState;
   own: OwnState;
+  /** The breakout room that one is in, if any. */
+  room: PlaceState['room'];
   /** The board on the paper. */
   shown: string | undefined;
   onLook: (board: string, page: string) => void;
@@ -15,11 +19,13 @@ interface Props {
 }
 
 /** The boards that are for somebody and not for all: those that name them, and their copies of what was handed out. */
-export function ForYou({ sitting, own, shown, onLook, makes }: Props) {
+export function ForYou({ sitting, own, room, shown, onLook, makes }: Props) {
   const names = new Map(sitting.boards.map(({ id, name }) => [id, name]));
   const kept = own.copies.filter(({ of }) => !sitting.handed.includes(of) || shown !== of);
   const boards = [
-    ...own.boards.map(({ id, name, first_page }) => ({ id, name, page: first_page ?? FIRST_PAGE })),
+    ...(room && !room.closed ? room.boards : []).map(asBoard),
+    ...own.rooms.flatMap((row) => row.boards.map(asBoard)),
+    ...own.boards.map(asBoard),
     ...kept.map(({ board, of }) => ({
       id: board,
       name: `Your copy of ${names.get(of) ?? 'a board'}`,
@@ -60,3 +66,5 @@ export function ForYou({ sitting, own, shown, onLook, makes }: Props) {
     </Box>
   );
 }
+
+const asBoard = ({ id, name, first_page }: SittingBoard) => ({ id, name, page: first_page ?? FIRST_PAGE });

@@ -1,10 +1,10 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { You } from '../../api/shapes';
 import type { Led } from '../../board/BoardPaper';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
+import { Line } from '../../parts/frame/Line';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { firstName } from '../../parts/words/people';
 import type { useRoaming } from './useRoaming';
@@ -34,39 +34,26 @@ export function LedLine({ sitting, place, room, you, led, looking }: Props) {
   if (!leader && !looking.roaming) return null;
   const keep = (on: boolean) => void live.do('class.keep_together', room, { on });
   return (
-    <Box
-      component="section"
-      aria-label="What the class sees"
-      sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        columnGap: 1,
-        mb: 0.5,
-        px: 1,
-        minHeight: 36,
-        fontSize: 14,
-      }}
+    <Line
+      label="What the class sees"
+      says={wordsFor({ leader, leading, name, staff: you.staff, looking: looking.roaming, ...led })}
     >
-      <Box role="status" sx={{ flex: 1, minWidth: 180 }}>
-        {wordsFor({ leader, leading, name, staff: you.staff, looking: looking.roaming, ...led })}
-      </Box>
       {away && (
-        <Button size="small" onClick={back} sx={{ minHeight: { xs: 44, md: 32 } }}>
+        <Button size="small" onClick={back}>
           {leader && !leading ? `Back to ${name}` : 'Back to what the class sees'}
         </Button>
       )}
       {leader && you.staff && !leading && (
-        <Button size="small" onClick={() => keep(true)} sx={{ minHeight: { xs: 44, md: 32 } }}>
+        <Button size="small" onClick={() => keep(true)}>
           Lead yourself
         </Button>
       )}
       {leader && you.staff && (
-        <Button size="small" onClick={() => keep(false)} sx={{ minHeight: { xs: 44, md: 32 } }}>
+        <Button size="small" onClick={() => keep(false)}>
           Let everyone roam
         </Button>
       )}
-    </Box>
+    </Line>
   );
 }
 

@@ -1,6 +1,6 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Author } from '../../api/shapes';
+import { Line } from '../../parts/frame/Line';
 import { inWords } from '../../parts/exchange/audience';
 import { firstName } from '../../parts/words/people';
 
@@ -17,31 +17,18 @@ export function PairLine({ people, me, onWrite }: Props) {
   const names = inWords(others.map(({ name }) => firstName(name)));
   const first = people[0]!;
   return (
-    <Box
-      component="section"
-      aria-label="Your pair"
-      sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        columnGap: 1,
-        mb: 0.5,
-        px: 1,
-        minHeight: 36,
-        bgcolor: 'veranda.wash',
-        borderRadius: 1,
-      }}
+    <Line
+      label="Your pair"
+      marked
+      says={
+        <>
+          You work with <strong>{names}</strong>. {first.id === me ? 'You go' : `${firstName(first.name)} goes`} first.
+        </>
+      }
     >
-      <Box role="status" sx={{ flex: 1, minWidth: 180 }}>
-        You work with <strong>{names}</strong>. {first.id === me ? 'You go' : `${firstName(first.name)} goes`} first.
-      </Box>
-      <Button
-        size="small"
-        onClick={() => onWrite(...others.map(({ id }) => id))}
-        sx={{ minHeight: { xs: 44, md: 32 } }}
-      >
+      <Button size="small" onClick={() => onWrite(...others.map(({ id }) => id))}>
         Write to {names}
       </Button>
-    </Box>
+    </Line>
   );
 }

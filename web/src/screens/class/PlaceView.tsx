@@ -4,8 +4,8 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
 import { useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { currentStep, present, type SittingState } from '../../live/sitting';
-import { placeStream } from '../../live/streams';
+import { currentStep, type SittingState } from '../../live/sitting';
+import { MAIN, placeStream } from '../../live/streams';
 import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
 import { Fallible } from '../../parts/frame/Fallible';
@@ -20,6 +20,9 @@ import { Hands } from './Hands';
 import { Tell } from './Tell';
 import { Region } from './Region';
 import { useHeard } from './useHeard';
+import { inPlace } from './rooms/rooms';
+import { groupsOf } from './rooms/groups';
+import { useRooms } from './rooms/useRooms';
 import { useRegions } from './useRegions';
 import { useRoaming } from './useRoaming';
 
@@ -51,17 +54,31 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const room = placeStream(sitting.id, at);
   const looking = useRoaming(room, place, you);
   const [wall, setWall] = useState<string | null>(null);
+  const [rooms, setRooms] = useState(false);
+  const actions = useRooms(sitting.id);
+  const walk = () => {
+    looking.back();
+    setWall(null);
+    setPanel(null);
+    // From inside a room one key leads out again, to where all are seen.
+    if (at !== MAIN) actions.stepIn(MAIN, at);
+    setRooms(at !== MAIN || !rooms);
+  };
+  const lookRound = () => (at === MAIN && rooms ? undefined : walk());
   const hang = (board: string | null) => {
     looking.back();
+    setRooms(false);
     if (board) setPanel(null);
     setWall(board);
   };
   const copied = staff?.copies.find(({ of }) => of === place.shown?.board)?.of;
   useShortcuts({
+    ...(staff && { w: ['Walk round the rooms, or back', walk] }),
     ...(copied && { u: ['See everybody’s copies, or the board again', () => hang(wall ? null : copied)] }),
   });
   const look = (board: string, page: string) => {
     setWall(null);
+    setRooms(false);
     looking.look(board, page);
   };
   const regions = useRegions(you.id, currentStep(sitting)?.leads);
@@ -70,7 +87,17 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const sheet = staff && (
     <Fallible what="The sheet" of={at}>
       <Suspense fallback={<Box sx={{ width: { md: 232 } }} />}>
-        <Sheet sitting={sitting} staff={staff} place={place} room={room} lesson={lesson} onLook={look} onWall={hang} />
+        <Sheet
+          sitting={sitting}
+          staff={staff}
+          place={place}
+          room={room}
+          lesson={lesson}
+          onLook={look}
+          onWall={hang}
+          at={at}
+          onRooms={lookRound}
+        />
       </Suspense>
     </Fallible>
   );
@@ -81,9 +108,14 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   );
   const [arrangement, setArrangement] = useState<Arrangement>(USUAL);
   const heard = useHeard(sitting.id, at, arrangement.order === 'heard');
-  const people = useMemo(() => present(sitting), [sitting]);
+  const people = useMemo(() => inPlace(sitting, at), [sitting, at]);
   const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
-  const form = formOf(wide, people.length, regions.people);
+  const groups = groupsOf(sitting, at, seats, you.staff);
+  const form = formOf(
+    wide,
+    groups.reduce((sum, group) => sum + group.seats.length, 0),
+    regions.people,
+  );
   const oneLine = form === 'line' || form === 'few';
   const write = (...people: string[]) => {
     setWanted({ people });
@@ -108,7 +140,8 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         )}
         <Fallible what="The board" of={place.shown?.board}>
           <ClassPaper
-            {...{ sitting, place, room, you, course, looking, wall }}
+            {...{ sitting, place, room, you, course, looking, wall, at }}
+            rooms={rooms && at === MAIN ? () => setRooms(false) : null}
             onLeaveWall={() => setWall(null)}
             onWrite={write}
           />
@@ -129,14 +162,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
         )}
       </Box>
-      <Bench
-        groups={[{ id: 'main', name: null, seats }]}
-        place={place}
-        room={room}
-        you={you}
-        form={form}
-        onWrite={(person) => write(person)}
-      >
+      <Bench groups={groups} place={place} room={room} you={you} form={form} onWrite={(person) => write(person)}>
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
             Sheet

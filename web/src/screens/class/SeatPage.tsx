@@ -4,13 +4,15 @@ import Popover from '@mui/material/Popover';
 import Switch from '@mui/material/Switch';
 import type { ReactNode } from 'react';
 import type { Seat } from '../../api/shapes';
-import { useLive, useServerNow } from '../../live/hooks';
+import { openActivity } from '../../live/activities';
+import { useLive, usePlace, useServerNow, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import { placeStream, sittingStream } from '../../live/streams';
+import { MAIN, placeStream, sittingStream } from '../../live/streams';
 import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
 import { signalsFor, signalWord, type Signal } from '../../parts/words/signals';
 import { clockTime } from '../../parts/words/times';
+import { useRooms } from './rooms/useRooms';
 import { HEARD_EVERY, heardWords, useHeard } from './useHeard';
 import { useSurvey } from './useSurvey';
 
@@ -33,7 +35,9 @@ const BRIEFLY = 120;
 const TALL = 'min(660px, calc(100vh - 32px))';
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
-export function SeatPage({ seat, sitting, at, place, me, onWrite, anchor, onClose }: Props) {
+export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, anchor, onClose }: Props) {
+  // Staff open the seats of those in rooms too.
+  const place = usePlace(sitting, at) ?? shown;
   return (
     <Popover
       open
@@ -127,6 +131,7 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
           Take down the hand of {name}
         </Act>
       )}
+      <MoveTo {...{ seat, sitting, onClose }} />
       <Today {...{ seat, sitting, at }} />
       <Rights {...{ seat, sitting, at, place, room }} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
@@ -134,6 +139,36 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
         <Act onClick={then(() => turn('class.remove'))}>Remove {name} from the class</Act>
       </Box>
     </>
+  );
+}
+
+/** While rooms are open: to which they are moved. */
+function MoveTo({ seat, sitting, onClose }: Pick<Props, 'seat' | 'sitting' | 'onClose'>) {
+  const staff = useStaff(sitting);
+  const rooms = useRooms(sitting);
+  const activity = openActivity(staff?.activities ?? []);
+  if (!activity) return null;
+  const move = (room: string | null) => {
+    onClose();
+    rooms.assign(activity.id, seat.id, room, seat.place);
+  };
+  const open = activity.rooms.filter((room) => room.open && room.id !== seat.place);
+  return (
+    <Box component="section" aria-label={`Move ${seat.name}`}>
+      <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Move to</Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, maxHeight: 120, overflowY: 'auto' }}>
+        {seat.place !== MAIN && (
+          <Button size="small" onClick={() => move(null)}>
+            the main room
+          </Button>
+        )}
+        {open.map(({ id, name }) => (
+          <Button key={id} size="small" onClick={() => move(id)}>
+            {name}
+          </Button>
+        ))}
+      </Box>
+    </Box>
   );
 }
 

@@ -11,6 +11,7 @@ import { AtTheDoors } from './AtTheDoors';
 import { BoardChoice } from './BoardChoice';
 import { Late } from './Late';
 import { Pairs } from './Pairs';
+import { RoomsOfSheet } from './rooms/RoomsOfSheet';
 import { Rules } from './Rules';
 import { StepCues } from './StepCues';
 
@@ -25,10 +26,14 @@ interface Props {
   onLook: (board: string, page: string) => void;
   /** Looks at everybody's copies of a board; or, null, no more at them. */
   onWall: (board: string | null) => void;
+  /** The place one is in. */
+  at: string;
+  /** Looks at the rooms in place of the board. */
+  onRooms: () => void;
 }
 
 /** The instructor's own column: this step's notes, what comes next, and the rules in force. */
-export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: Props) {
+export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at, onRooms }: Props) {
   const live = useLive();
   const { timing } = useConnection();
   const step = currentStep(sitting);
@@ -36,6 +41,9 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: P
   const next = sitting.steps[index + 1];
   const stream = sittingStream(sitting.id);
   const planned = staff.steps.find(({ id }) => id === step?.id);
+  // What is under way comes before what may be begun.
+  const split = staff.activities.some(({ state }) => state !== 'closed');
+  const rooms = <RoomsOfSheet {...{ sitting, staff, at, onRooms }} place={room} />;
   const go = (id: string) => void live.do('class.move', stream, { step: id });
 
   return (
@@ -90,9 +98,11 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall }: P
       {planned && (
         <StepCues sitting={sitting} staff={staff} place={place} stream={staffStream(sitting.id)} step={planned} />
       )}
+      {split && rooms}
       {planned?.material && <MaterialAtHand id={planned.material} />}
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
+      {!split && rooms}
       <Pairs {...{ sitting, staff, place, room }} />
       <BoardChoice {...{ sitting, staff, place, room, lesson, onLook, onWall }} />
       {staff.waiting.length === 0 && staff.removed.length === 0 && (

@@ -43,7 +43,7 @@ export function StepCues({ sitting, staff, place, stream, step }: Props) {
               sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
             >
               {capital(cueName(cue, staff.boards))}
-              {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place })}
+              {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
             </Button>
           </Box>
         ))}

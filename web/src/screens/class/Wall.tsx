@@ -9,6 +9,7 @@ import type { SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
 import { PageThumb } from '../../board/page/PageThumb';
 import { useMarksByPage } from '../../board/page/useMarksByPage';
+import { Tiles } from '../../parts/frame/Tiles';
 import { washOf } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
 import { copiesOf, copyWords, type Copy } from './copies';
@@ -65,27 +66,13 @@ export function Wall({ board, sitting, staff, place, onOpen, onLeave }: Props) {
           Back to the board
         </Button>
       </Box>
-      <Box
-        component="ul"
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          m: 0,
-          p: 0.5,
-          listStyle: 'none',
-          overflowY: 'auto',
-          display: 'grid',
-          alignContent: 'start',
-          gap: 1.25,
-          gridTemplateColumns: `repeat(auto-fill, minmax(min(${WIDTH}px, 100%), 1fr))`,
-        }}
-      >
+      <Tiles width={WIDTH}>
         {some.map((copy) => (
           <Box component="li" key={copy.board}>
             <Hung copy={copy} now={now} onOpen={onOpen} />
           </Box>
         ))}
-      </Box>
+      </Tiles>
     </Box>
   );
 }

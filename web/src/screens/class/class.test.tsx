@@ -17,6 +17,7 @@ import {
   STAFF,
   staff,
   timing,
+  own,
 } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
 import { Bench } from './Bench';
@@ -47,8 +48,8 @@ const views = {
   [PLACE]: place(),
   [STAFF]: staff(),
   [EXCHANGE]: { posts: [], pinned: [] },
-  'own/s.odalys': { place: 'main', threads: [], boards: [], copies: [], pair: null },
-  'own/s.farah': { place: 'main', threads: [], boards: [], copies: [], pair: null },
+  'own/s.odalys': own(),
+  'own/s.farah': own(),
 };
 const joined = (who = ODALYS, streams: Record<string, unknown> = {}) => {
   // Nobody but staff is told what is staff's.
@@ -151,7 +152,19 @@ describe('the sheet', () => {
   const hung = vi.fn();
   const Plan = () => {
     const [now, here, own] = [useSitting('s')!, usePlace('s')!, useStaff('s')!];
-    return <Sheet sitting={now} staff={own} place={here} room={PLACE} lesson="rules" onLook={looked} onWall={hung} />;
+    return (
+      <Sheet
+        sitting={now}
+        staff={own}
+        place={here}
+        room={PLACE}
+        lesson="rules"
+        onLook={looked}
+        onWall={hung}
+        at="main"
+        onRooms={vi.fn()}
+      />
+    );
   };
 
   it('tells the step, what comes next, and how late it is', () => {

@@ -7,7 +7,7 @@ import { RULES } from '../../api/contracts';
 import type { Incoming, PlaceView, StaffView, SurveyRow } from '../../api/shapes';
 import { usePlace, useSitting, useStaff } from '../../live/hooks';
 import { ALL } from '../../parts/words/rights';
-import { classFacts, EXCHANGE, PLACE, place, seat, SITTING, sitting, STAFF, staff } from '../../testing/classes';
+import { classFacts, EXCHANGE, PLACE, place, seat, SITTING, sitting, STAFF, staff, own } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
 import { AtTheDoors } from './AtTheDoors';
 import { formOf } from './Bench';
@@ -48,7 +48,7 @@ const joined = (you = ODALYS, facts: Partial<PlaceView> = {}, more: Record<strin
     [SITTING]: sitting(),
     [PLACE]: place(facts),
     [EXCHANGE]: { posts: [], pinned: [] },
-    [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [], pair: null },
+    [`own/s.${you.id}`]: own(),
     ...(you.staff && { [STAFF]: staff() }),
     ...more,
   };

@@ -3,10 +3,10 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { CopyWork, Incoming, OwnView } from '../../api/shapes';
+import type { CopyWork, Incoming } from '../../api/shapes';
 import { useSitting } from '../../live/hooks';
 import { boardView, mark } from '../../testing/boards';
-import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff } from '../../testing/classes';
+import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff, own } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
 import { boardNamed, copiesOf, copyWords } from './copies';
 import { Teaching } from './Teaching';
@@ -35,14 +35,6 @@ beforeEach(() => {
   server.patched = [];
 });
 
-const own = (more: Partial<OwnView> = {}): OwnView => ({
-  place: 'main',
-  threads: [],
-  boards: [],
-  copies: [],
-  pair: null,
-  ...more,
-});
 const COPIES = [
   { board: 'c1', of: 'b1', person: 'farah' },
   { board: 'c2', of: 'b1', person: 'jonas' },

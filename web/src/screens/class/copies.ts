@@ -1,4 +1,4 @@
-import type { CopyRow, CopyWork, Seat } from '../../api/shapes';
+import type { CopyRow, CopyWork, OwnView, Seat } from '../../api/shapes';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
@@ -67,9 +67,21 @@ export function boardNamed(
     sitting,
     staff,
     own,
-  }: { sitting: SittingState; staff?: StaffState; own?: { boards: { id: string; name: string }[] } },
+    place,
+  }: {
+    sitting: SittingState;
+    staff?: StaffState;
+    own?: Pick<OwnView, 'boards' | 'rooms'>;
+    place?: PlaceState;
+  },
 ): { id: string; name: string } | undefined {
-  const known = [...(staff ?? sitting).boards, ...(own?.boards ?? [])].find((board) => board.id === id);
+  const known = [
+    ...(staff ?? sitting).boards,
+    ...(own?.boards ?? []),
+    ...(place?.room?.boards ?? []),
+    ...(own?.rooms ?? []).flatMap(({ boards }) => boards),
+    ...(staff?.activities ?? []).flatMap(({ rooms }) => rooms.flatMap(({ boards }) => boards)),
+  ].find((board) => board.id === id);
   const copy = staff?.copies.find(({ board }) => board === id);
   if (known || !copy) return known;
   const of = staff!.boards.find((board) => board.id === copy.of)?.name ?? 'a board';

@@ -7,7 +7,7 @@ import type { Glimpse, Incoming, PlaceView } from '../../api/shapes';
 import { nearer, viewOf } from '../../board/hand/useTogether';
 import { useSitting } from '../../live/hooks';
 import { boardView, mark } from '../../testing/boards';
-import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff } from '../../testing/classes';
+import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, STAFF, staff, own } from '../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../testing/live';
 import { Teaching } from './Teaching';
 
@@ -45,7 +45,7 @@ async function joined(you = FARAH, facts: Partial<PlaceView> = {}) {
       [SITTING]: sitting(),
       [PLACE]: place({ shown: SHOWN, ...facts }),
       [EXCHANGE]: { posts: [], pinned: [] },
-      [`own/s.${you.id}`]: { place: 'main', threads: [], boards: [], copies: [], pair: null },
+      [`own/s.${you.id}`]: own(),
       'board/b1': boardView(mark('m')),
       ...(you.staff && { [STAFF]: staff(), 'board/b3': { ...boardView(), pages: ['p4'] } }),
     },

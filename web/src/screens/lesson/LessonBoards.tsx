@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LessonFacts } from '../../api/shapes';
+import { Activities } from '../../parts/rooms/Activities';
 import { useSaving } from '../../parts/hooks/useSaving';
 import { count } from '../../parts/words/times';
 
@@ -63,6 +64,7 @@ export function LessonBoards({ lesson, shown, onBoard, onNew }: Props) {
       <Button onClick={onNew} sx={{ mt: 1 }}>
         Make a board
       </Button>
+      <Activities lesson={lesson.id} staff />
     </Box>
   );
 }

@@ -7,6 +7,7 @@ import { BoardPaper } from '../../board/BoardPaper';
 import { LiveContext, useLiveClient } from '../../live/hooks';
 import { Notices } from '../../parts/frame/Notices';
 import { Ribbon } from '../../parts/frame/Ribbon';
+import { Activities } from '../../parts/rooms/Activities';
 import { useSaving } from '../../parts/hooks/useSaving';
 import { clockTime, day } from '../../parts/words/times';
 
@@ -82,6 +83,7 @@ export function LessonOutside({ lesson }: { lesson: LessonFacts }) {
             </Button>
           )}
           {saving.says && <Box role="status">{saving.says}</Box>}
+          <Activities lesson={lesson.id} staff={false} />
         </Box>
         <Box
           component="main"

@@ -35,7 +35,9 @@ export function BoardThen({ recorder, facts, at }: Props) {
       </Box>
     );
   }
-  const title = facts.boards.find((row) => row.id === shown.board)?.name ?? 'Board';
+  const title =
+    [...facts.boards, ...facts.rooms.flatMap(({ boards }) => boards)].find((row) => row.id === shown.board)?.name ??
+    'Board';
   return <PageThen recorder={recorder} board={board} id={shown.board} page={shown.page} title={title} />;
 }
 

@@ -171,6 +171,20 @@ describe('Recorder', () => {
     expect(written()).toHaveLength(20);
   });
 
+  it('asks for a breakout room once it is watched, and for the main room again', async () => {
+    await arriveAt(20_000);
+    server.asked = [];
+    recorder.watch('r1');
+    await pass(500);
+    expect(server.asked.every((path) => path.endsWith('&room=r1'))).toBe(true);
+    expect(server.asked[0]).toContain('t=20000');
+    server.asked = [];
+    recorder.watch(null);
+    await pass(500);
+    expect(server.asked.length).toBeGreaterThan(0);
+    expect(server.asked.some((path) => path.includes('room='))).toBe(false);
+  });
+
   it('stops at its end', async () => {
     await arriveAt(LENGTH - 1_000);
     recorder.toggle();

@@ -27,6 +27,8 @@ export class Recorder {
   playing = false;
   speed = 1;
   trouble: string | null = null;
+  /** The breakout room that is watched instead of the main room. */
+  room: string | null = null;
   /** Goes up whenever anything is different. */
   version = 0;
   /** The time of day of the class, ms since the epoch, for strokes that grow. */
@@ -82,6 +84,14 @@ export class Recorder {
     return null;
   }
 
+  /** Watches a breakout room from this moment on, or the main room again. */
+  watch = (room: string | null) => {
+    if (room === this.room) return;
+    this.room = room;
+    this.views = new Map();
+    this.seek(this.time);
+  };
+
   toggle = () => (this.playing ? this.pause() : this.play());
 
   setSpeed(speed: number) {
@@ -126,7 +136,7 @@ export class Recorder {
   private async arrive(to: number, journey: number) {
     try {
       const [state, next] = await Promise.all([
-        get<RecordedMoment>(`/api/recordings/${this.id}/at?t=${Math.round(to)}`),
+        get<RecordedMoment>(`/api/recordings/${this.id}/at?t=${Math.round(to)}${this.inRoom}`),
         this.fetch(to),
       ]);
       if (journey !== this.journey) return;
@@ -146,9 +156,14 @@ export class Recorder {
     this.changed();
   }
 
+  private get inRoom() {
+    return this.room ? `&room=${this.room}` : '';
+  }
+
   private async fetch(from: number): Promise<RecordedEntry[]> {
     const [start, end] = [Math.round(from), Math.round(from + WINDOW)];
-    return (await get<RecordedEntries>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}`)).entries;
+    return (await get<RecordedEntries>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}${this.inRoom}`))
+      .entries;
   }
 
   private play() {

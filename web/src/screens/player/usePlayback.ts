@@ -3,8 +3,11 @@ import type { RecordingFacts } from '../../api/shapes';
 import { Recorder } from './Recorder';
 
 /** Plays a recording for as long as the component lives. */
-export function usePlayback({ id, length, stretches, boards }: RecordingFacts): Recorder {
-  const [recorder] = useState(() => new Recorder(id, length, stretches, new Set(boards.map((board) => board.id))));
+export function usePlayback({ id, length, stretches, boards, rooms }: RecordingFacts): Recorder {
+  const [recorder] = useState(() => {
+    const all = [...boards, ...rooms.flatMap((room) => room.boards)];
+    return new Recorder(id, length, stretches, new Set(all.map((board) => board.id)));
+  });
   useEffect(() => {
     recorder.seek(0);
     return () => recorder.stop();

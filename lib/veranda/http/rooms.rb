@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # Breakout rooms of a class: what they could be, dealing, opening, and how each comes along.
+    class Rooms < Resource
+      # What there is to choose from: arrangements of those who are here, and earlier activities of the lesson.
+      get '/api/classes/:id/rooms' do |id|
+        taught!(id)
+        json(aside(:rooms_offered, sitting: id))
+      end
+
+      DEAL = Core::Contract.define do
+        required(:plan).hash(Core::Rooms::GroupPlan::CONTRACT)
+        required(:name).filled(:string, max_size?: 120)
+        optional(:step).maybe(Core::Types::ID)
+        optional(:activity).value(Core::Types::ID)
+        optional(:earlier).value(Core::Types::ID)
+      end
+
+      # Deals those who are in the main room; or those of the roster, before the class.
+      post '/api/classes/:id/rooms' do |id|
+        taught!(id)
+        facts = Core::Contract.check(DEAL, input)
+        facts[:activity] ||= Store::Ids.call
+        aside(:deal_rooms, sitting: id, **facts)
+        status 201
+        json(activity: facts[:activity])
+      end
+
+      post '/api/classes/:id/rooms/:activity/open' do |id, activity|
+        taught!(id)
+        aside(:open_rooms, sitting: id, activity: activity)
+        json(activity: activity)
+      end
+
+      NAMED = Core::Contract.define { required(:name).filled(:string, max_size?: Core::Rooms::GroupPlan::LONGEST_NAME) }
+
+      # One more room.
+      post '/api/classes/:id/rooms/:activity/rooms' do |id, activity|
+        taught!(id)
+        room = aside(:add_room, sitting: id, activity: activity, **Core::Contract.check(NAMED, input))
+        status 201
+        json(room: room)
+      end
+
+      # How each open room comes along.
+      get '/api/classes/:id/rooms/:activity/pulse' do |id, activity|
+        taught!(id)
+        json(aside(:rooms_pulse, sitting: id, activity: activity, now: hub.clock.call))
+      end
+
+      # Activities of a lesson's classes, by name and date: all for staff; for others the rooms in which they sat.
+      get '/api/lessons/:id/activities' do |id|
+        person = in_lesson!(archive.lessons.fetch(id))
+        json(activities: aside(:activities, lesson: id, **(person.staff? ? {} : { person: visitor.person.slice(:id, :name, :stand_in) })))
+      end
+
+      # What all rooms of an activity made, in one file.
+      get '/api/lessons/:id/activities/:activity.pdf' do |id, activity|
+        lesson = archive.lessons.fetch(id)
+        staff!(lesson)
+        row = aside(:activities, lesson: id).find { |one| one[:activity] == activity }
+        raise Core::Refusal.new(:no_such_activity, 'There is no such activity of this lesson.') unless row
+
+        boards = row[:rooms].flat_map { |room| room[:boards].map { |board| board[:id] } }
+        give_away(aside(:lesson_pdf, boards: boards), "#{Core::Materials::FileName.plain(row[:name])}.pdf", 'application/pdf')
+      end
+
+      private
+
+      def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }
+    end
+  end
+end

@@ -1,0 +1,189 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Deals people of a class into rooms, by what the course knows of who has sat with whom, and opens the rooms with a board each.
+    class Grouping
+      # @param archive [Store::Archive]
+      # @param sitting_id [String]
+      def initialize(archive, sitting_id)
+        @archive = archive
+        @row = archive.sittings.fetch(sitting_id)
+      end
+
+      # Those who are in the main room; before the class, its roster.
+      # @param plan [Hash] see {Core::Rooms::GroupPlan}
+      # @param name [String]
+      # @param activity [String] its id; dealt anew when it is there
+      # @param step [String, nil]
+      # @param seed [Integer]
+      # @param earlier [String, nil] id of an activity, of this class or of an earlier one of the lesson, whose people and work are taken
+      #   over
+      # @param cue [Hash] `cue:` and `cued:`, where it is done for a cue
+      # @return [Core::Groups::Dealt, nil] nil where nothing was computed
+      # @raise [Core::Refusal] `too_few`, and as {Core::Rooms::DealRooms}
+      def deal(plan:, name:, activity: Store::Ids.call, step: nil, seed: Random.new_seed % (1 << 32), earlier: nil, **cue)
+        return take_over(earlier, plan, name, activity, step) if earlier
+
+        people = to_deal(plan)
+        raise Core::Refusal.new(:too_few, 'For rooms there must be at least two people in the class.') if people.length < 2
+
+        dealt = (computed(plan, people, seed) if plan.fetch(:way, 'deal') == 'deal')
+        told(**cue, plan: plan, name: name, id: activity, step: step, seed: seed, **computed_facts(dealt),
+                    rooms: rooms(plan, dealt, people))
+        dealt
+      end
+
+      # @param activity [String]
+      def open_rooms(activity)
+        found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more. Deal again.')
+        return if found[:state] == 'open'
+
+        boards = boards_for(found, found[:rooms])
+        rooms = found[:rooms].map { |room| { id: room[:id], boards: boards[room[:id]] } }
+        opened = perform('rooms.open', activity: activity, rooms: rooms, people: found[:rooms].flat_map { |room| room[:people] })
+        discard(rooms, found) if opened.entries.empty?
+      end
+
+      # @return [Array<String>] ids of the students who would be dealt
+      def people = to_deal({})
+
+      # Deals; or opens what was dealt when the cue was fired before. Other server processes may do the same for the same firing, and come
+      # to the same id.
+      # @param cue [String] id
+      # @param cued [Integer] which firing of the cue it is
+      # @param wishes [Hash] as for {#deal}
+      def cue(cue, cued, **wishes)
+        found = staff.activities.of_cue(cue)
+        return if found && (found[:state] == 'open' || found[:cued] == cued)
+        return open_rooms(found[:id]) if found && found[:state] == 'dealt'
+
+        id = "#{cue}-#{cued}"
+        deal(activity: found ? id[-LONGEST_ID..] || id : cue, cue: cue, cued: cued, **wishes)
+      end
+
+      LONGEST_ID = 40
+      private_constant :LONGEST_ID
+
+      # @param activity [String]
+      # @param name [String]
+      # @return [String] id of the new room
+      def add(activity, name)
+        found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more. Deal again.')
+        room = { id: Store::Ids.call, name: Core::Name.clean(name)[0, Core::Rooms::GroupPlan::LONGEST_NAME] }
+        open = found[:state] == 'open'
+        boards = open ? boards_for(found, [{ **room, boards: [] }])[room[:id]] : []
+        perform('rooms.add', activity: activity, room: room[:id], name: room[:name], boards: boards, ends_at: (ends_at(found) if open))
+        room[:id]
+      end
+
+      private
+
+      def names_of = Core::Streams::StreamName
+      def state(name) = @archive.log.state(name).first
+      def sitting = @sitting ||= state(names_of.sitting(@row[:id]))
+      def staff = @staff ||= state(names_of.staff(@row[:id]))
+      def course = @course ||= @archive.lessons.fetch(@row[:lesson_id])[:course_id]
+
+      def perform(wire_name, **input)
+        Deciding::Perform.call(@archive.log, wire_name, input, stream: names_of.staff(@row[:id]))
+      end
+
+      def told(id:, **facts) = perform('rooms.deal', id: id, **facts)
+
+      def to_deal(plan)
+        rows = sitting.open? ? here : @archive.people.roster(course)
+        rows.select { |row| plan[:staff] || !Core::Person::STAFF.include?(row[:role]) }.map { |row| row[:id] }.sort
+      end
+
+      def here
+        sitting.present.select { |seat| seat.place == Core::Sittings::Places::MAIN }.map { |seat| { id: seat.id, role: seat.role } }
+      end
+
+      def names
+        @names ||= @archive.people.roster(course).to_h { |row| row.values_at(:id, :name) }
+                           .merge(sitting.seats.transform_values(&:name))
+      end
+
+      def computed(plan, people, seed)
+        meetings = Core::Groups::Meetings.new(@archive.room_work.who_sat(@row))
+        roster = @archive.people.roster(course).reject { |row| Core::Person::STAFF.include?(row[:role]) }.map { |row| row[:id] }
+        wishes = (plan[:wishes] || []).map { |wish| Core::Groups::Wish.from(wish) }
+        Core::Groups::Deal.new(people: people, sizes: Core::Rooms::GroupPlan.sizes(plan, people.length), wishes: wishes, meetings: meetings,
+                               traits: traits(wishes), roster: roster, seed: seed).call
+      end
+
+      # What is known of people by which they may be mixed or levelled: how much they have been heard over the course.
+      def traits(wishes)
+        return {} unless wishes.any? { |wish| wish.by == 'heard' }
+
+        tallies = @archive.log.tallies(@archive.sittings.streams_of_course(course), Core::Insights::Heard::KINDS.keys,
+                                       from: 0, spell: Core::Insights::Heard::SPELL)
+        { 'heard' => names.keys.to_h { |id| [id, tallies.dig(id, :spells) || 0] } }
+      end
+
+      def computed_facts(dealt)
+        return { again: 0, bound: 0, says: [] } unless dealt
+
+        { again: dealt.again.length, bound: dealt.bound, says: Core::Rooms::Unmet.sentences(dealt, names) }
+      end
+
+      # Rooms for people to choose, or to be put into by hand, are empty at first.
+      def rooms(plan, dealt, people)
+        groups = dealt ? dealt.rooms : Core::Rooms::GroupPlan.sizes(plan, people.length).map { [] }
+        groups.each_with_index.map { |some, i| { id: Store::Ids.call, name: Core::Rooms::GroupPlan.room_name(plan, i), people: some } }
+      end
+
+      # Somebody else has opened them at this very moment, with boards of their own.
+      def discard(rooms, activity)
+        ids = ->(some) { some.flat_map { |room| room[:boards].map { |board| board[:id] } } }
+        @archive.room_work.discard(ids.call(rooms) - ids.call(activity[:rooms]))
+      end
+
+      def boards_for(activity, rooms)
+        lacking = rooms.select { |room| room[:boards].empty? }
+        made = @archive.room_work.make_boards(@row, lacking.map { |room| { **room.slice(:id, :name), from: sources(activity, room) } })
+        rooms.to_h { |room| [room[:id], room[:boards].empty? ? made[room[:id]] : room[:boards]] }
+      end
+
+      # What a room's boards are copies of: of the work it goes on with, else of the plan's or the step's board; else there is an empty one.
+      def sources(activity, room)
+        ids = room[:from] || [activity[:plan][:board] || staff.step(activity[:step])&.fetch(:board, nil)].compact
+        rows = ids.map { |id| @archive.lessons.board(id) }.select { |row| copied?(row, room) }
+        rows.empty? ? [{ id: nil, name: activity[:name], first_page: nil }] : rows
+      end
+
+      # A board that not everyone may see comes into no room; but the work that a room goes on with does.
+      def copied?(row, room)
+        row[:lesson_id] == @row[:lesson_id] && (Core::Lessons::Audience.everyone?(row) || (room[:from] && row[:room_id]))
+      end
+
+      # A room that is added ends with the others.
+      def ends_at(activity)
+        open = activity[:rooms].find { |room| room[:open] }
+        open && state(names_of.place(@row[:id], open[:id])).room&.fetch(:ends_at)
+      end
+
+      def take_over(earlier, plan, name, activity, step)
+        found = earlier_one(earlier) or raise Core::Refusal.new(:no_such_activity, 'There is no such activity of this lesson.')
+        rooms = found[:rooms].map do |room|
+          { id: Store::Ids.call, name: room[:name], people: room[:sat] | room[:people], from: room[:boards].map { |board| board[:id] } }
+        end
+        told(plan: plan, name: name, id: activity, step: step, seed: 0, again: 0, bound: 0, says: [], rooms: once_each(rooms))
+        nil
+      end
+
+      # Who sat in two rooms is in the first.
+      def once_each(rooms)
+        seen = []
+        rooms.map { |room| room.merge(people: room[:people] - seen).tap { seen |= room[:people] } }
+      end
+
+      def earlier_one(id)
+        @archive.sittings.of_lesson(@row[:lesson_id], rehearsal: @row[:rehearsal]).lazy.filter_map do |row|
+          state(names_of.staff(row[:id])).activities[id]
+        end.first
+      end
+    end
+  end
+end

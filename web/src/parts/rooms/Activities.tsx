@@ -1,0 +1,63 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../../api/http';
+import type { PastActivity } from '../../api/shapes';
+import { useSaving } from '../hooks/useSaving';
+import { firstName } from '../words/people';
+import { day } from '../words/times';
+
+interface Props {
+  /** Id of the lesson. */
+  lesson: string;
+  /** Whether one teaches it. */
+  staff: boolean;
+}
+
+/** What was made in the rooms of a lesson's classes, by name and date: all of it for staff, else of the rooms in which one sat. */
+export function Activities({ lesson, staff }: Props) {
+  const { data } = useQuery({
+    queryKey: ['activities', lesson],
+    queryFn: () => get<{ activities: PastActivity[] }>(`/api/lessons/${lesson}/activities`),
+  });
+  const saving = useSaving();
+  if (!data || data.activities.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Made in rooms" sx={{ mt: 2 }}>
+      <Box component="h2" sx={{ m: 0, mb: 0.5, typography: 'h2' }}>
+        Made in rooms
+      </Box>
+      {data.activities.map(({ activity, name, at, rooms }) => (
+        <Box key={activity} sx={{ mb: 1.5 }}>
+          <Box>
+            {name}
+            {at !== null && <Box component="span" sx={{ color: 'text.secondary' }}>{`, ${day(at, 'short')}`}</Box>}
+          </Box>
+          {rooms.map((room) => (
+            <Box key={room.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: { xs: 44, md: 32 } }}>
+              <Box sx={{ flex: 1, minWidth: 0, fontSize: 14 }}>
+                {room.name}: {room.people.map((person) => firstName(person.name)).join(', ')}
+              </Box>
+              {room.boards.map((board) => (
+                <Button
+                  key={board.id}
+                  size="small"
+                  aria-label={`PDF of ${board.name}`}
+                  onClick={() => saving.save(`/api/boards/${board.id}.pdf`)}
+                >
+                  PDF
+                </Button>
+              ))}
+            </Box>
+          ))}
+          {staff && rooms.length > 1 && (
+            <Button size="small" onClick={() => saving.save(`/api/lessons/${lesson}/activities/${activity}.pdf`)}>
+              All rooms as one PDF
+            </Button>
+          )}
+        </Box>
+      ))}
+      {saving.says && <Box role="status">{saving.says}</Box>}
+    </Box>
+  );
+}

@@ -1,0 +1,131 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation } from '@tanstack/react-query';
+import { FIRST_PAGE } from '../../../api/contracts';
+import { post } from '../../../api/http';
+import type { Activity, SittingBoard } from '../../../api/shapes';
+import { useLive, useServerNow, useStreams } from '../../../live/hooks';
+import { openActivity } from '../../../live/activities';
+import type { PlaceState } from '../../../live/place';
+import type { SittingState } from '../../../live/sitting';
+import type { StaffState } from '../../../live/staff';
+import { placeStream } from '../../../live/streams';
+import { count } from '../../../parts/words/times';
+import { activityWords } from './rooms';
+import { useRooms } from './useRooms';
+
+interface Props {
+  sitting: SittingState;
+  staff: StaffState;
+  /** The place that one is in, and its stream. */
+  at: string;
+  place: string;
+  /** Looks at the rooms in place of the board. */
+  onRooms: () => void;
+}
+
+/** For staff, on the sheet: how the rooms stand, who calls, and what comes next with them. */
+export function RoomsOfSheet({ sitting, staff, at, place, onRooms }: Props) {
+  const rooms = useRooms(sitting.id);
+  const open = openActivity(staff.activities);
+  const ready = staff.activities.findLast(({ state }) => state === 'dealt');
+  const activity = open ?? ready;
+  const last = staff.activities.findLast(({ state }) => state === 'closed');
+  return (
+    <Box component="section" aria-label="Rooms">
+      <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Rooms</Box>
+      {activity && <Box role="status">{activityWords(activity)}</Box>}
+      {!activity && last && <Afterwards {...{ sitting, activity: last, place }} />}
+      {open && <Calls {...{ sitting, staff, at }} />}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.5 }}>
+        {!open && ready && (
+          <Button
+            size="small"
+            variant="contained"
+            color="primary"
+            disabled={rooms.open.isPending}
+            onClick={() => rooms.open.mutate(ready.id, { onSuccess: onRooms })}
+          >
+            Open {count(ready.rooms.length, 'room')}
+          </Button>
+        )}
+        <Button size="small" title="Key: w" onClick={onRooms}>
+          {open ? 'Walk round' : ready ? 'Look at who is where' : 'Split into rooms'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** What the rooms made, each to be put before the class. */
+function Afterwards({ sitting, activity, place }: { sitting: SittingState; activity: Activity; place: string }) {
+  const live = useLive();
+  const show = useMutation({
+    mutationFn: ({ id, first_page }: SittingBoard) =>
+      post<{ board: string }>(`/api/classes/${sitting.id}/boards`, { copy: id, named: true }).then(({ board }) =>
+        live.do('class.show', place, { board, page: first_page ?? FIRST_PAGE }),
+      ),
+    onError: (error) => live.notice('not_put_forward', error.message),
+  });
+  return (
+    <>
+      <Box>{activity.name}: everyone is back. Before the class:</Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 0.5 }}>
+        {activity.rooms.flatMap(({ id, name, boards }) =>
+          boards.slice(0, 1).map((board) => (
+            <Button
+              key={id}
+              size="small"
+              aria-label={`${name}’s board: put it before the class`}
+              disabled={show.isPending}
+              onClick={() => show.mutate(board)}
+            >
+              {name}’s board
+            </Button>
+          )),
+        )}
+      </Box>
+    </>
+  );
+}
+
+/** Rooms that call, longest first. */
+function Calls({ sitting, staff, at }: Pick<Props, 'sitting' | 'staff' | 'at'>) {
+  const rooms = useRooms(sitting.id);
+  const now = useServerNow(10_000);
+  const open = openActivity(staff.activities)!.rooms.filter((room) => room.open);
+  const places = useStreams<PlaceState>(open.map(({ id }) => placeStream(sitting.id, id)));
+  const calls = open
+    .flatMap(({ id, name }, i) => (places[i]?.call ? [{ id, room: name, since: places[i].call.since }] : []))
+    .sort((one, other) => one.since - other.since);
+  if (calls.length === 0) return null;
+  return (
+    <Box component="ul" sx={{ m: 0, my: 0.5, p: 0, listStyle: 'none' }}>
+      {calls.map(({ id, room, since }) => (
+        <Box
+          component="li"
+          key={id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            pl: 1,
+            borderLeft: '3px solid',
+            borderColor: 'error.main',
+          }}
+        >
+          <Box role="status" sx={{ flex: 1 }}>
+            <strong>{room} calls</strong>, {waited(now - since)}
+          </Box>
+          {id !== at && (
+            <Button size="small" onClick={() => rooms.stepIn(id, at)}>
+              Go there
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const waited = (ms: number) => (ms < 60_000 ? 'just now' : `${Math.floor(ms / 60_000)} min`);

@@ -1,0 +1,55 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { openActivity } from '../../../live/activities';
+import type { SittingState } from '../../../live/sitting';
+import type { StaffState } from '../../../live/staff';
+import { Dealt } from './Dealt';
+import { Split } from './Split';
+import { WalkRound } from './WalkRound';
+
+interface Props {
+  sitting: SittingState;
+  staff: StaffState;
+  /** The place that one is in. */
+  at: string;
+  onLeave: () => void;
+}
+
+/** For staff, in place of the board: how people will be split, who is where, and every room alive once they are open. */
+export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
+  const open = openActivity(staff.activities);
+  const ready = staff.activities.findLast(({ state }) => state === 'dealt');
+  const back = (
+    <Button variant="text" onClick={onLeave} title="Key: w">
+      Back to the board
+    </Button>
+  );
+  if (open) return <WalkRound {...{ sitting, activity: open, at, back }} />;
+  if (ready) return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back }} />;
+  return <Split {...{ sitting, staff, back }} />;
+}
+
+/** What the pages of rooms have above. */
+export function RoomsHead({ title, says, children }: { title: string; says: ReactNode; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        columnGap: 1,
+        rowGap: 0.5,
+        px: 0.5,
+        pb: 1,
+        '& button': { minHeight: { xs: 44, md: 36 } },
+      }}
+    >
+      <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
+        {title}
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 160, color: 'text.secondary', fontSize: 14 }}>{says}</Box>
+      {children}
+    </Box>
+  );
+}
