@@ -127,6 +127,9 @@ RSpec.describe 'Preparing over HTTP' do
       expect(found.map { |row| row.values_at('id', 'name', 'marks', 'authors') }).to eq([[lesson[:board], 'Lights table', 1, 'Odalys Brandt']])
       copy = odalys.post("/api/lessons/#{fresh_lesson[:lesson]}/boards", { name: 'Mine', copy_of: lesson[:board] }).body
       expect(ARCHIVE.log.state("board/#{copy['id']}").first.marks.keys).to eq(['n1'])
+      own = ARCHIVE.lessons.add_board(lesson[:lesson], name: 'Of a room', audience: 'room', room_id: 'r1')
+      taken = odalys.post("/api/lessons/#{fresh_lesson[:lesson]}/boards", { name: 'Mine', copy_of: own }).body
+      expect(ARCHIVE.lessons.board(taken['id'])).to include(audience: 'staff')
       expect(ruth.get('/api/boards?search=quernmore').body).to be_empty
       expect(farah.patch("/api/boards/#{lesson[:board]}", { name: 'Ours' }).code).to eq('staff_only')
     end

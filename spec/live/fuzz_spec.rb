@@ -68,7 +68,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
     staff = "staff/#{made[:sitting]}"
     perform('odalys', 'rooms.deal', staff, id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [], plan: { by: 'rooms', number: 2, free: true },
                                            rooms: %w[r1 r2].map { |id| { id: id, name: id, people: [] } })
-    boards = %w[r1 r2].to_h { |id| [id, ARCHIVE.lessons.add_board(made[:lesson], name: id, id: "#{id}--#{Veranda::Store::Ids.call}", audience: 'room')] }
+    boards = %w[r1 r2].to_h { |id| [id, ARCHIVE.lessons.add_board(made[:lesson], name: id, id: "#{id}--#{Veranda::Store::Ids.call}", audience: 'room', room_id: id)] }
     perform('odalys', 'rooms.open', staff, activity: 'fog', people: [], rooms: boards.map { |id, board| { id: id, boards: [{ id: board, name: id }] } })
   end
 

@@ -23,6 +23,23 @@ RSpec.describe Veranda::Store::Log do
     expect(log.entries(stream).length).to eq(1)
   end
 
+  it 'lets a stream go while a worker keeps its state' do
+    put('m1')
+    kept = Queue.new
+    keeper = Thread.new do
+      ARCHIVE.db.transaction do
+        log.snapshots.keep(stream, 1, 1, log.state(stream).first)
+        kept << true
+        sleep(0.3)
+      end
+    end
+    kept.pop
+    log.forget([stream])
+    keeper.join
+    expect(ARCHIVE.db[:snapshots].where(stream: stream).count).to eq(0)
+    expect { log.state(stream) }.to refusing(:unknown_stream)
+  end
+
   it 'refuses streams that are not there' do
     expect { log.append(['board/nowhere']) { [] } }.to refusing(:unknown_stream)
   end

@@ -16,6 +16,9 @@ module Veranda
       # How far from the corner of its page a mark may reach, in px on a 1600-wide page; pages grow no longer than this.
       REACH = 12_000
 
+      # px of writing as it is kept; so small it gets only where whole pages are put side by side
+      SMALLEST_KEPT = 3
+
       # Checks that dry-logic does not have. JSON cannot write Infinity, but `1e999` reads as it.
       module Predicates
         include Dry::Logic::Predicates
@@ -38,6 +41,9 @@ module Veranda
 
         # @param value [Numeric] px; smaller cannot be read on a laptop
         def self.type_size?(value) = coordinate?(value) && value.between?(14, 200)
+
+        # @param value [Numeric] px, of writing that is on a board already
+        def self.kept_size?(value) = coordinate?(value) && value.between?(SMALLEST_KEPT, 200)
 
         # @param value [Array] one pressure for each point
         def self.pressures?(value) = value.all? { |number| coordinate?(number) && number.between?(0, 1) }

@@ -131,6 +131,10 @@ module Veranda
       # @return [String] id of the new board
       def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]
 
+      # Every page is folded and laid out.
+      # @return [String] id of the new board
+      def side_by_side(sitting:, now:, **chosen) = Preparing::SideBySide.new(@archive, sitting, now: now).call(**chosen)
+
       # Boards whose digest is older than they are.
       def refresh_boards(courses:) = @archive.boards.refresh(courses)
 

@@ -44,6 +44,24 @@ module Veranda
         json(room: room)
       end
 
+      PIECES = Core::Contract.define do
+        required(:pieces).value(:array, min_size?: 1, max_size?: Core::Groups::Sizes::MOST_ROOMS).each do
+          hash do
+            %i[room board page].each { |field| required(field).value(Core::Types::ID) }
+            optional(:marks).value(:array, min_size?: 1, max_size?: 200).each(Core::Types::ID)
+          end
+        end
+      end
+
+      # A board for everyone on which pages of the rooms, or marks chosen from them, are side by side.
+      post '/api/classes/:id/rooms/:activity/side-by-side' do |id, activity|
+        lesson = taught!(id)
+        board = aside(:side_by_side, sitting: id, activity: activity, now: hub.clock.call, **Core::Contract.check(PIECES, input))
+        hub.review(lesson[:id])
+        status 201
+        json(board: board)
+      end
+
       # How each open room comes along.
       get '/api/classes/:id/rooms/:activity/pulse' do |id, activity|
         taught!(id)

@@ -43,6 +43,7 @@ module Veranda
         'POST /api/classes/:id/rooms' => object({ activity: STRING }),
         'POST /api/classes/:id/rooms/:activity/open' => object({ activity: STRING }),
         'POST /api/classes/:id/rooms/:activity/rooms' => object({ room: STRING }),
+        'POST /api/classes/:id/rooms/:activity/side-by-side' => object({ board: STRING }),
         'GET /api/classes/:id/rooms/:activity/pulse' => object({ rooms: list(shape(:RoomPulse)) }),
         'GET /api/classes/:id/newcomers' => object({ people: list(STRING) }),
         'GET /api/classes/:id/copies' => object({ copies: list(shape(:CopyWork)) }),

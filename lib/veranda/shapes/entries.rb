@@ -68,7 +68,7 @@ module Veranda
         hand_lowered: object({ person: STRING }),
         ruled: object({ right: STRING, allow: BOOLEAN }, may: { person: STRING }),
         rules_set: object({ rules: Views::RULES }),
-        floor_lent: object({ person: STRING, until: maybe(MOMENT) }),
+        floor_lent: object({ person: STRING, until: maybe(MOMENT) }, may: { with: list(STRING) }),
         floor_back: object({}),
         signalled: object({ signal: Views::SIGNAL }),
         signal_off: PEOPLE,

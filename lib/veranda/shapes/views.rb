@@ -18,7 +18,7 @@ module Veranda
       SHOWN = object({ board: STRING, page: STRING })
       TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
-      FLOOR = object({ person: STRING, since: MOMENT, until: maybe(MOMENT) })
+      FLOOR = object({ person: STRING, with: list(STRING), since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
                        may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES),
                               picture: object({ material: STRING, version: INTEGER }) })

@@ -74,10 +74,10 @@ module Veranda
       # @return [Boolean] whether any digest is older than its board
       def stale?(courses) = !stale(courses).empty?
 
-      # Makes digests again of boards that have grown since; it folds them, which takes a while.
+      # Makes digests again of boards that have grown since, the newest first; it folds them, which takes a while.
       # @param courses [Array<String>] ids
       # @return [Integer] how many
-      def refresh(courses) = stale(courses).limit(FRESH).select_map(Sequel[:boards][:id]).each { |id| digest(id) }.length
+      def refresh(courses) = stale(courses).order(Sequel.desc(Sequel[:boards][:made_at])).limit(FRESH).select_map(Sequel[:boards][:id]).each { |id| digest(id) }.length
 
       private
 

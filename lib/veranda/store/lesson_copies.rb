@@ -37,8 +37,8 @@ module Veranda
         @db.transaction do
           id = Ids.call
           kept = row.slice(:audience, :outside, :first_page)
-          # Elsewhere are other people than it names.
-          kept[:audience] = 'staff' if kept[:audience] == 'people' && from != to
+          # Elsewhere are other people than it names, and no room whose it is.
+          kept[:audience] = 'staff' if row[:room_id] || (kept[:audience] == 'people' && from != to)
           kept[:people] = Sequel.pg_array(row[:people], :text) if kept[:audience] == 'people'
           @db[:boards].insert(id: id, lesson_id: lesson_id, name: name, material_id: from == to ? row[:material_id] : nil, **kept)
           @log.fork(stream(row[:id]), stream(id))

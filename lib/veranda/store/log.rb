@@ -58,6 +58,16 @@ module Veranda
         end
       end
 
+      # Lets go of whole streams. They are locked first, so that no worker keeps a state of one meanwhile.
+      # @param names [Array<String>]
+      def forget(names)
+        @db.transaction do
+          @db[:streams].where(name: names).order(:name).for_update.select_map(:name)
+          %i[snapshots entries].each { |table| @db[table].where(stream: names).delete }
+          @db[:streams].where(name: names).delete
+        end
+      end
+
       # Appends what the block returns, in one transaction.
       # @param names [Array<String>] every stream that the block writes to
       # @param looked [Hash{String => Integer}] seq of streams that it reads

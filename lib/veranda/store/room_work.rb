@@ -70,8 +70,7 @@ module Veranda
         streams = ids.map { |id| Core::Streams::StreamName.board(id) }
         @db.transaction do
           @db[:boards].where(id: ids).delete
-          %i[snapshots entries].each { |table| @db[table].where(stream: streams).delete }
-          @db[:streams].where(name: streams).delete
+          @log.forget(streams)
         end
       end
 

@@ -152,8 +152,7 @@ module Veranda
         boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }
         own = %w[own place exchange thread].map { |kind| Sequel.like(:name, "#{kind}/#{@db[:streams].escape_like(id)}.%") }
         names = @db[:streams].where(Sequel.|(*own)).select_map(:name) | streams(id) | boards
-        %i[snapshots entries].each { |table| @db[table].where(stream: names).delete }
-        @db[:streams].where(name: names).delete
+        @log.forget(names)
         @db[:sittings].where(id: id).delete
       end
 

@@ -139,6 +139,8 @@ RSpec.describe Veranda::Core::Groups::Sizes do
     expect(described_class.of_size(14, 4)).to eq([4, 4, 3, 3])
     expect(described_class.of_size(14, 5)).to eq([5, 5, 4])
     expect(described_class.of_size(3, 2)).to eq([3])
+    expect([described_class.of_size(5, 4), described_class.of_size(7, 5), described_class.of_size(13, 4)]).to eq([[5], [7], [4, 3, 3, 3]])
+    expect([described_class.of_size(5, 2), described_class.of_size(0, 4)]).to eq([[3, 2], []])
     expect(described_class.of_size(1, 4)).to eq([1])
     expect(described_class.in_rooms(5, 30)).to eq([3, 2])
     expect(described_class.in_rooms(0, 3)).to eq([])

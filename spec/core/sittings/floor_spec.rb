@@ -57,10 +57,41 @@ RSpec.describe 'The floor' do
     expect { lend(person: 'farah') }.to refusing(:class_ended)
   end
 
+  it 'is lent to several who present together, each of whom gives it back for themselves' do
+    forbid
+    hall.do(jonas, 'class.raise_hand')
+    lend(people: %w[farah jonas oona odalys], seconds: 60)
+    expect(hall.place.floor).to include(person: 'farah', with: ['jonas'])
+    expect([hall.place.hands, may?(:draw, :farah), may?(:draw, :jonas), may?(:draw, :oona)]).to eq([[], true, true, false])
+    ends = hall.place.floor[:until]
+    hall.do(farah, 'class.take_floor')
+    expect(hall.place.floor).to include(person: 'jonas', with: [], until: ends)
+    expect { hall.do(farah, 'class.take_floor') }.to refusing(:staff_only)
+    hall.do(jonas, 'class.take_floor')
+    expect(hall.place.floor).to be_nil
+    expect { lend(people: %w[odalys oona]) }.to refusing(:not_here)
+  end
+
+  it 'is taken from one of several, and stays with those who remain when one goes' do
+    lend(people: %w[farah jonas])
+    hall.do(odalys, 'class.take_floor', { person: 'farah' })
+    expect(Core::Sittings::Floor.people(hall.place.floor)).to eq(['jonas'])
+    hall.do(odalys, 'class.take_floor', { person: 'farah' })
+    expect(holder).to eq('jonas')
+    lend(people: %w[farah jonas])
+    hall.do(farah, 'class.leave', { place: 'main' })
+    expect(Core::Sittings::Floor.people(hall.place.floor)).to eq(['jonas'])
+  end
+
+  it 'reads the floor of earlier versions, which one person had' do
+    old = Core::Sittings::Place.from(hall.place.to_h.merge(floor: { person: 'farah', since: 1, until: nil }))
+    expect(Core::Sittings::Floor.people(old.floor)).to eq(['farah'])
+  end
+
   it 'is over after a set time, to the millisecond, though nobody has taken it back' do
     forbid
     hall.do(odalys, 'class.lend_floor', { person: 'farah', seconds: 60 }, at: 2_000_000)
-    expect(hall.place.floor).to eq(person: 'farah', since: 2_000_000, until: 2_060_000)
+    expect(hall.place.floor).to eq(person: 'farah', with: [], since: 2_000_000, until: 2_060_000)
     expect([2_059_999, 2_060_000].map { |at| may?(:draw, :farah, at: at) }).to eq([true, false])
     expect([Core::Sittings::Floor.over?(nil, 5), Core::Sittings::Floor.over?(hall.place.floor, 2_060_000)]).to eq([false, true])
     expect { board(sitting: hall).do(farah, 'board.put', { marks: [stroke('late')] }, at: 2_060_000) }.to refusing(:may_not_draw)

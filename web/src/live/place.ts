@@ -57,7 +57,7 @@ export const placeFold: Fold<PlaceState> = {
       case 'rules_set':
         return bring(state, body.rules);
       case 'floor_lent':
-        return { ...state, floor: { person: body.person, since: at, until: body.until } };
+        return { ...state, floor: { person: body.person, with: body.with ?? [], since: at, until: body.until } };
       case 'floor_back':
         return { ...state, floor: null };
       case 'signalled':
@@ -102,3 +102,7 @@ export const placeFold: Fold<PlaceState> = {
     }
   },
 };
+
+/** @returns ids of those who have the floor */
+export const withFloor = ({ floor }: Pick<PlaceState, 'floor'>): string[] =>
+  floor ? [floor.person, ...floor.with] : [];

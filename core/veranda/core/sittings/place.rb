@@ -76,6 +76,8 @@ module Veranda
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
           @announced ||= []
+          # Of earlier versions one person alone had it.
+          @floor = { with: [], **@floor } if @floor
           @begun = facts[:begun] || false
           @oversight = facts[:oversight] || false
           @reactions = facts.fetch(:reactions, true)
@@ -97,7 +99,7 @@ module Veranda
           @rules = @rules.brought(body[:rules])
         end
 
-        def floor_lent(entry, body) = @floor = { person: body[:person], since: entry.at, until: body[:until] }
+        def floor_lent(entry, body) = @floor = { person: body[:person], with: body[:with] || [], since: entry.at, until: body[:until] }
         def floor_back(_entry, _body) = @floor = nil
 
         # Whoever gives another signal is then the last to have given one.

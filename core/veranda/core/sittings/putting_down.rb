@@ -16,7 +16,7 @@ module Veranda
           left = scene.of(stream)
           [(entry('hand_lowered', { person: person }, on: stream) if left.hands.include?(person)),
            (entry('signal_off', { people: [person] }, on: stream) if left.signals.key?(person)),
-           (entry('floor_back', on: stream) if left.floor&.fetch(:person) == person),
+           (entry(*Floor.without(left.floor, person), on: stream) if Floor.people(left.floor).include?(person)),
            (entry('roaming', on: stream) if left.leader == person)]
         end
       end

@@ -6,7 +6,8 @@ Sequel.migration do
       -- A breakout room of a class has boards of its own; who may read them is told by the streams of the class.
       ALTER TABLE boards DROP CONSTRAINT boards_audience_check,
         ADD CONSTRAINT boards_audience_check CHECK (audience IN ('everyone', 'staff', 'people', 'room')),
-        ADD COLUMN room_id text;
+        ADD COLUMN room_id text,
+        ADD CONSTRAINT boards_room_check CHECK ((audience = 'room') = (room_id IS NOT NULL));
       CREATE INDEX ON boards (room_id) WHERE room_id IS NOT NULL;
       -- Who sat with whom in a course is looked up whenever people are dealt into rooms.
       CREATE INDEX entries_rooms_closed ON entries (stream) WHERE kind = 'rooms_closed';

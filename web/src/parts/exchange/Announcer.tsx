@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import { useEffect, useRef, useState } from 'react';
 import type { You } from '../../api/shapes';
-import type { PlaceState } from '../../live/place';
+import { withFloor, type PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
+import { floorWords } from '../words/floor';
 import { isStaff } from '../words/people';
 import { signalWord } from '../words/signals';
 
@@ -16,7 +17,7 @@ interface Props {
 /** What is worth a word once it is different. */
 interface Seen {
   step?: string;
-  floor?: string;
+  floor: string[];
   oversight: boolean;
   hands: string[];
   signals: PlaceState['signals'];
@@ -44,20 +45,20 @@ export function Announcer({ sitting, place, you }: Props) {
   );
 }
 
-const seenOf = (sitting: SittingState, { floor, oversight, hands, signals }: PlaceState): Seen => ({
+const seenOf = (sitting: SittingState, place: PlaceState): Seen => ({
   step: currentStep(sitting)?.id,
-  floor: floor?.person,
-  oversight,
-  hands,
-  signals,
+  floor: withFloor(place),
+  oversight: place.oversight,
+  hands: place.hands,
+  signals: place.signals,
 });
 
 function wordsFor(old: Seen, now: Seen, sitting: SittingState, you: You): string | undefined {
   const seat = (id: string) => sitting.seats.find((one) => one.id === id);
   const name = (id: string) => seat(id)?.name ?? 'Somebody';
-  if (now.floor !== old.floor) {
-    if (!now.floor) return 'The floor is back';
-    return now.floor === you.id ? 'You have the floor' : `${name(now.floor)} has the floor`;
+  if (now.floor.join() !== old.floor.join()) {
+    if (now.floor.length === 0) return 'The floor is back';
+    return floorWords(now.floor.includes(you.id), now.floor.filter((id) => id !== you.id).map(name));
   }
   if (now.oversight !== old.oversight)
     return now.oversight

@@ -4,7 +4,7 @@ import { PASSING_SIGNALS } from '../../api/contracts';
 import { useServerNow } from '../../live/hooks';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import type { Seat, You } from '../../api/shapes';
-import type { PlaceState } from '../../live/place';
+import { withFloor, type PlaceState } from '../../live/place';
 import { sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
 import { count } from '../../parts/words/times';
@@ -80,8 +80,9 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
   const people = groups.reduce((sum, { seats }) => sum + seats.length, 0);
   const exception = (seat: Seat) =>
     place.rules.exceptions.find((row) => row.person === seat.id && row.right === 'draw');
+  const floor = withFloor(place);
   const word = (seat: Seat) => {
-    if (place.floor?.person === seat.id) return 'floor';
+    if (floor.includes(seat.id)) return 'floor';
     const signalled = signals.find(({ person }) => person === seat.id);
     if (signalled) return signalWord(signalled.signal);
     const own = exception(seat);
@@ -141,7 +142,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
                   me={seat.id === you.id}
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}
-                  floor={place.floor?.person === seat.id}
+                  floor={floor.includes(seat.id)}
                   onOpen={you.staff ? (anchor) => setOpen({ person: seat.id, anchor }) : undefined}
                 />
               ))}

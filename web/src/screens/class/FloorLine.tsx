@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { You } from '../../api/shapes';
 import { useLive, useServerNow } from '../../live/hooks';
-import type { PlaceState } from '../../live/place';
+import { withFloor, type PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
+import { floorWords } from '../../parts/words/floor';
 import { firstName } from '../../parts/words/people';
 import { minutesAndSeconds } from '../../parts/words/times';
 
@@ -19,9 +20,12 @@ interface Props {
 export function FloorLine({ sitting, place, room, you }: Props) {
   const live = useLive();
   if (!place.floor) return null;
-  const { person, until } = place.floor;
-  const mine = person === you.id;
-  const name = firstName(sitting.seats.find(({ id }) => id === person)?.name ?? 'Somebody');
+  const { until } = place.floor;
+  const people = withFloor(place);
+  const mine = people.includes(you.id);
+  const names = people
+    .filter((id) => id !== you.id)
+    .map((id) => firstName(sitting.seats.find((seat) => seat.id === id)?.name ?? 'Somebody'));
   return (
     <Box
       component="section"
@@ -41,7 +45,7 @@ export function FloorLine({ sitting, place, room, you }: Props) {
       }}
     >
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <strong>{mine ? 'You have the floor.' : `${name} has the floor.`}</strong>
+        <strong>{floorWords(mine, names)}.</strong>
         {mine && (
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
             {' You may speak, draw and share, whatever the rules are.'}

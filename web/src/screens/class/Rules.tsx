@@ -4,7 +4,8 @@ import Switch from '@mui/material/Switch';
 import { lazy, Suspense, useState } from 'react';
 import type { Right } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
-import type { PlaceState } from '../../live/place';
+import { withFloor, type PlaceState } from '../../live/place';
+import { inWords } from '../../parts/exchange/audience';
 import type { SittingState } from '../../live/sitting';
 import { MAIN, partOf } from '../../live/streams';
 import { firstName } from '../../parts/words/people';
@@ -33,7 +34,7 @@ export function Rules({ sitting, place, room }: { sitting: SittingState; place: 
             {right === 'draw' &&
               !for_all.draw &&
               place.floor &&
-              ` but ${nameOf(place.floor.person)}, who has the floor`}
+              ` but ${inWords(withFloor(place).map(nameOf))}, with the floor`}
           </Box>
           <Switch
             size="small"

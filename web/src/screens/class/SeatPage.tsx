@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import type { Seat } from '../../api/shapes';
 import { openActivity } from '../../live/activities';
 import { useLive, usePlace, useServerNow, useStaff } from '../../live/hooks';
-import type { PlaceState } from '../../live/place';
+import { withFloor, type PlaceState } from '../../live/place';
 import { MAIN, placeStream, sittingStream } from '../../live/streams';
 import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
@@ -111,8 +111,8 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
   };
   return (
     <>
-      {place.floor?.person === seat.id ? (
-        <Act onClick={then(() => void live.do('class.take_floor', room, {}))}>Take the floor back from {name}</Act>
+      {withFloor(place).includes(seat.id) ? (
+        <Act onClick={then(() => void live.do('class.take_floor', room, { person: seat.id }))}>Take the floor back from {name}</Act>
       ) : (
         <Box sx={{ display: 'flex', gap: 1 }}>
           <Act onClick={then(() => void live.do('class.lend_floor', room, { person: seat.id }))}>

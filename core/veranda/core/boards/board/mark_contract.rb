@@ -63,6 +63,7 @@ module Veranda
           required(:at).value(:integer, gteq?: 0)
           required(:z).value(:integer)
           optional(:shows).hash(Props::SHOWS)
+          optional(:size).value(Types::Number, :kept_size?)
         end
 
         # The slide that a page is drawn on.
