@@ -16,7 +16,7 @@ RSpec.describe 'Who may do what' do
     'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff, 'class.hand_out' => :staff, 'class.end_pairs' => :staff,
     'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
     'rooms.rename' => :staff, 'rooms.remove' => :staff, 'rooms.assign' => :staff, 'rooms.time' => :staff, 'rooms.announce' => :staff,
-    'rooms.step_in' => :staff, 'rooms.go' => :anyone, 'room.call' => :anyone,
+    'rooms.choose_boards' => :staff, 'rooms.share' => :staff, 'rooms.step_in' => :staff, 'rooms.go' => :anyone, 'room.call' => :anyone,
     'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
     'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
   }
@@ -33,7 +33,8 @@ RSpec.describe 'Who may do what' do
     'rooms.rename' => { activity: 'fog', room: 'r1', name: 'Pell' }, 'rooms.remove' => { activity: 'fog', room: 'r2', people: %w[jonas] },
     'rooms.assign' => { activity: 'fog', moves: [{ person: 'jonas', room: 'r1', from: 'r2' }] }, 'rooms.time' => { activity: 'fog', rooms: %w[r1], more: 60 },
     'rooms.announce' => { activity: 'fog', rooms: %w[r1], id: 'a', words: 'Soon.' }, 'rooms.step_in' => { to: 'r2', from: 'r1' },
-    'rooms.go' => { to: 'r2', from: 'r1' }, 'room.call' => { on: true },
+    'rooms.go' => { to: 'r2', from: 'r1' }, 'rooms.share' => { activity: 'fog', room: 'r1', on: true },
+    'rooms.choose_boards' => { activity: 'later', room: 'later', from: ['b1'] }, 'room.call' => { on: true },
     'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
     'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
     'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
@@ -81,8 +82,9 @@ RSpec.describe 'Who may do what' do
   def open_rooms(hall, who)
     odalys = person(:odalys)
     rooms = [[who.to_s], %w[jonas]].each_with_index.map { |people, i| { id: "r#{i + 1}", name: "Room #{i + 1}", people: people } }
-    hall.do(odalys, 'rooms.deal', { id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [],
-                                    plan: { by: 'rooms', number: 2, staff: true, free: true }, rooms: rooms })
+    facts = { step: nil, seed: 1, again: 0, bound: 0, says: [], plan: { by: 'rooms', number: 2, staff: true, free: true } }
+    hall.do(odalys, 'rooms.deal', { **facts, id: 'fog', name: 'Fog', rooms: rooms })
+    hall.do(odalys, 'rooms.deal', { **facts, id: 'later', name: 'Later', rooms: [{ id: 'later', name: 'Room 1', people: [] }] })
     hall.do(odalys, 'rooms.open', { activity: 'fog', people: [who.to_s, 'jonas'], rooms: rooms.map { |room| { id: room[:id], boards: [{ id: "#{room[:id]}--b", name: 'Fog' }] } } })
   end
 

@@ -11,7 +11,7 @@ module Veranda
     #
     # | who | of a class | of its lesson outside of class |
     # |---|---|---|
-    # | staff of the course | everything but the threads of others | everything |
+    # | staff of the course | everything but the threads of others, and what is written in rooms that they are not in | everything |
     # | a student or guest who was let in | what concerns all, their place, threads, copies, boards for all or them | these, unless closed |
     # | … who waits, or was sent back to | the waiting room | the same |
     # | … who was removed | nothing | the same |
@@ -46,11 +46,11 @@ module Veranda
       # @return [Array<String>] names of streams
       def streams(person, sitting, staff, own = nil)
         standing = standing(person, sitting, staff) or return []
-        return without_boards(standing, person, sitting) if standing == :waiting
+        return without_boards(standing, person, sitting, staff) if standing == :waiting
 
         open = [*staff.boards, *staff.copies_for(person.id), *staff.activities.boards_for(person.id, sitting.seats[person.id]&.place)]
                .select { |board| board_in_class?(person, board, sitting) }
-        [*without_boards(standing, person, sitting), *threads(standing, sitting, staff, own),
+        [*without_boards(standing, person, sitting, staff), *threads(standing, sitting, staff, own),
          *open.map { |board| Streams::StreamName.board(board[:id]) }]
       end
 
@@ -61,10 +61,26 @@ module Veranda
         when :board then return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting)
         when :thread then return threads(standing, sitting, staff, own).include?(stream)
         end
-        return Streams::StreamName.sitting_id(stream) == sitting.id if standing == :staff
+        return staff_reads?(person, sitting, staff, stream) if standing == :staff
 
-        without_boards(standing, person, sitting).include?(stream)
+        without_boards(standing, person, sitting, staff).include?(stream)
       end
+
+      # What is written in a breakout room is read by staff who are in it; by others while it is open only where its doors are, which those
+      # inside are told.
+      def staff_reads?(person, sitting, staff, stream)
+        names = Streams::StreamName
+        return false unless names.sitting_id(stream) == sitting.id
+
+        names.kind(stream) != :exchange || overhears?(person, sitting, staff, names.part(stream))
+      end
+      private_class_method :staff_reads?
+
+      def overhears?(person, sitting, staff, place)
+        open = staff.activities.open_rooms.any? { |room| room[:id] == place }
+        !open || staff.activities.open[:plan][:open_doors] || sitting.seats[person.id]&.place == place
+      end
+      private_class_method :overhears?
 
       # Whether a board may be read outside of the live class: its pages, its files, its stream.
       # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
@@ -115,12 +131,12 @@ module Veranda
       end
 
       # Rooms of an activity whose boards and words somebody sees who watches the recording of the class: all, if they teach it; else
-      # those in which they sat. Who has only a link to the recording sees none.
+      # those in which they sat and those that are shared. Who has only a link to the recording sees none.
       # @param activity [Hash, nil] see {Rooms::Activities}
       # @param person [String, nil] id
       # @return [Array<Hash>]
       def recorded_rooms(activity, person, teaches:)
-        (activity ? activity[:rooms] : []).select { |room| teaches || (!person.nil? && room[:sat].include?(person)) }
+        (activity ? activity[:rooms] : []).select { |room| teaches || (!person.nil? && (room[:shared] || room[:sat].include?(person))) }
       end
 
       # @param board [Hash, nil] as the class knows it
@@ -133,20 +149,20 @@ module Veranda
       end
       private_class_method :board_in_class?
 
-      # While a room is open, whoever is in it; from then on, those who sat in it.
+      # While a room is open, whoever is in it; from then on, those who sat in it, and everyone where it is shared.
       def room_board?(person, board, sitting)
-        board[:open] ? !sitting.ended? && sitting.seats[person.id].place == board[:room] : board[:sat].include?(person.id)
+        board[:open] ? !sitting.ended? && sitting.seats[person.id].place == board[:room] : board[:shared] || board[:sat].include?(person.id)
       end
       private_class_method :room_board?
 
-      def without_boards(standing, person, sitting)
+      def without_boards(standing, person, sitting, staff)
         own = Streams::StreamName.own(sitting.id, person.id)
         case standing
         when :waiting then [waiting_room(sitting), own]
         when :in then [*public_streams(sitting, sitting.seats[person.id].place), own]
         else
           [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), waiting_room(sitting), own,
-           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }]
+           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }.select { |name| staff_reads?(person, sitting, staff, name) }]
         end
       end
       private_class_method :without_boards

@@ -17,7 +17,7 @@ module Veranda
         Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
-        Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go,
+        Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -27,7 +27,8 @@ module Veranda
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack
+        Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
+        Rooms::GiveBoards
       ].freeze
 
       # @param wire_name [String]

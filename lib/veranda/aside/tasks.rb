@@ -115,6 +115,9 @@ module Veranda
       # @return [String] id of the room
       def add_room(sitting:, activity:, name:) = Preparing::Grouping.new(@archive, sitting).add(activity, name)
 
+      # Every room gets a copy.
+      def give_boards(sitting:, activity:, board:, rooms: nil) = Preparing::Grouping.new(@archive, sitting).give(activity, board, rooms) && nil
+
       # What a cue for rooms does: it deals, and the next time opens what was dealt; while they are open, nothing.
       # @param cued [Integer] which firing of the cue it is
       def rooms_cue(sitting:, cue:, cued:, **wishes)

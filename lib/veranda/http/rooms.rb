@@ -44,6 +44,18 @@ module Veranda
         json(room: room)
       end
 
+      GIVEN = Core::Contract.define do
+        required(:board).value(Core::Types::ID)
+        optional(:rooms).value(:array, min_size?: 1, max_size?: Core::Groups::Sizes::MOST_ROOMS).each(Core::Types::ID)
+      end
+
+      # A copy of one of the class's boards for every open room, or for some.
+      post '/api/classes/:id/rooms/:activity/boards' do |id, activity|
+        taught!(id)
+        aside(:give_boards, sitting: id, activity: activity, **Core::Contract.check(GIVEN, input))
+        json(activity: activity)
+      end
+
       PIECES = Core::Contract.define do
         required(:pieces).value(:array, min_size?: 1, max_size?: Core::Groups::Sizes::MOST_ROOMS).each do
           hash do
@@ -72,6 +84,20 @@ module Veranda
       get '/api/lessons/:id/activities' do |id|
         person = in_lesson!(archive.lessons.fetch(id))
         json(activities: aside(:activities, lesson: id, **(person.staff? ? {} : { person: visitor.person.slice(:id, :name, :stand_in) })))
+      end
+
+      SHARED = Core::Contract.define { required(:shared).value(:bool) }
+
+      # Whether everyone of the class may see what was made in a room.
+      patch '/api/lessons/:id/activities/:activity/rooms/:room' do |id, activity, room|
+        staff!(archive.lessons.fetch(id))
+        row = aside(:activities, lesson: id).find { |one| one[:activity] == activity }
+        raise Core::Refusal.new(:no_such_activity, 'There is no such activity of this lesson.') unless row
+
+        facts = Core::Contract.check(SHARED, input)
+        Deciding::Perform.call(archive.log, 'rooms.share', { activity: activity, room: room, on: facts[:shared] },
+                               stream: Core::Streams::StreamName.staff(row[:sitting]))
+        json(shared: facts[:shared])
       end
 
       # What all rooms of an activity made, in one file.

@@ -77,7 +77,32 @@ module Veranda
         room[:id]
       end
 
+      # Gives every open room, or some, a copy of one of the class's boards to work on.
+      # @param activity [String]
+      # @param board [String] id
+      # @param rooms [Array<String>, nil] ids; all that are open, without it
+      # @raise [Core::Refusal] `rooms_closed`, `board_for_staff`, `no_such_board`
+      def give(activity, board, rooms = nil)
+        open = staff.activities[activity]&.fetch(:rooms, nil).to_a.select { |room| room[:open] && (rooms.nil? || rooms.include?(room[:id])) }
+        raise Core::Refusal.new(:rooms_closed, 'These rooms are closed.') if open.empty?
+
+        row = @archive.lessons.board(board)
+        unless row[:lesson_id] == @row[:lesson_id] && Core::Lessons::Audience.everyone?(row)
+          raise Core::Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
+        end
+        made = @archive.room_work.make_boards(@row, open.map { |room| { **room.slice(:id, :name), from: [row] } })
+        given(activity, made.map { |room, boards| { id: room, board: boards.first } })
+      end
+
       private
+
+      # What came to no room after all is let go of.
+      def given(activity, rooms)
+        perform('rooms.give', activity: activity, rooms: rooms)
+      rescue Core::Refusal
+        @archive.room_work.discard(rooms.map { |room| room[:board][:id] })
+        raise
+      end
 
       def names_of = Core::Streams::StreamName
       def state(name) = @archive.log.state(name).first

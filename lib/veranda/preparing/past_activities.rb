@@ -12,7 +12,7 @@ module Veranda
       end
 
       # @param person [Hash, nil] who asks, unless they teach: they learn of the rooms alone whose boards they may read
-      # @return [Array<Hash>] `{ activity:, name:, at:, rooms: [{ id:, name:, people: [{ id:, name: }], boards: }] }`, newest first
+      # @return [Array<Hash>] `{ activity:, name:, at:, rooms: [{ id:, name:, people: [{ id:, name: }], boards:, shared: }] }`, newest first
       def call(person = nil)
         row = { lesson_id: @lesson[:id], rehearsal: false }
         rows = @archive.room_work.earlier(row, @archive.sittings.of_lesson(@lesson[:id]))
@@ -24,7 +24,7 @@ module Veranda
       private
 
       def readable(rows, reader, id)
-        rows = rows.map { |row| row.merge(rooms: row[:rooms].select { |room| room[:people].include?(id) && open?(room, reader) }) }
+        rows = rows.map { |row| row.merge(rooms: row[:rooms].select { |room| (room[:shared] || room[:people].include?(id)) && open?(room, reader) }) }
         rows.reject { |row| row[:rooms].empty? }
       end
 

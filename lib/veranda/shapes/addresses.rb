@@ -39,6 +39,8 @@ module Veranda
         'GET /api/classes/:id/places/:place/rights' => object({ people: list(shape(:SurveyRow)) }),
         'GET /api/classes/:id/places/:place/heard' => object({ people: list(shape(:HeardRow)), gini: maybe(NUMBER) }),
         'POST /api/classes/:id/places/:place/pairs' => object({ pairs: list(shape(:PairRow)) }),
+        'PATCH /api/lessons/:id/activities/:activity/rooms/:room' => object({ shared: BOOLEAN }),
+        'POST /api/classes/:id/rooms/:activity/boards' => object({ activity: STRING }),
         'GET /api/classes/:id/rooms' => shape(:RoomsOffered),
         'POST /api/classes/:id/rooms' => object({ activity: STRING }),
         'POST /api/classes/:id/rooms/:activity/open' => object({ activity: STRING }),

@@ -77,11 +77,11 @@ module Veranda
                                earlier: list(shape(:EarlierActivity)) },
                              about: 'Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.'),
         Met: object({ one: STRING, other: STRING, times: INTEGER }),
-        EarlierActivity: object({ activity: STRING, name: STRING, at: maybe(MOMENT),
-                                  rooms: list(object({ **NAMED, people: list(STRING), boards: list(shape(:SittingBoard)) })) }),
-        PastActivity: object({ activity: STRING, name: STRING, at: maybe(MOMENT), rooms: list(shape(:PastRoom)) },
+        EarlierActivity: object({ activity: STRING, sitting: STRING, name: STRING, at: maybe(MOMENT),
+                                  rooms: list(object({ **NAMED, people: list(STRING), boards: list(shape(:SittingBoard)), shared: BOOLEAN })) }),
+        PastActivity: object({ activity: STRING, sitting: STRING, name: STRING, at: maybe(MOMENT), rooms: list(shape(:PastRoom)) },
                              about: 'An activity that is over, with the rooms that one may know of.'),
-        PastRoom: object({ **NAMED, people: list(shape(:Author)), boards: list(shape(:SittingBoard)) }),
+        PastRoom: object({ **NAMED, people: list(shape(:Author)), boards: list(shape(:SittingBoard)), shared: BOOLEAN }),
         RoomPulse: object({ room: STRING, last: maybe(MOMENT), quiet: INTEGER, still: BOOLEAN, parts: list(INTEGER) },
                           about: 'How a room comes along: `parts` are how much was done in each minute lately, oldest first.')
       }.freeze

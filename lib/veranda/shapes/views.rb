@@ -27,7 +27,7 @@ module Veranda
       DEALT = { id: STRING, name: STRING, step: maybe(STRING), plan: shape(:GroupPlan), seed: INTEGER, again: INTEGER, bound: INTEGER,
                 says: list(STRING) }.freeze
       ROOM = { activity: STRING, name: STRING, title: STRING, boards: list(shape(:SittingBoard)), words: STRING, ends_at: maybe(MOMENT),
-               grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN }.freeze
+               grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN, quiet: BOOLEAN, leaders: list(STRING) }.freeze
 
       LEADS = one_of(Core::Lessons::LessonContract::LEADS)
       SIGN = one_of(Core::Exchange::React::SIGNS)
@@ -46,7 +46,7 @@ module Veranda
                                       stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
                             about: 'What concerns the whole class and everyone who was let in may know; `handed` are boards of which ' \
                                    'everyone has a copy of their own.'),
-        ActivityRow: object({ id: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, rooms: list(shape(:Author)),
+        ActivityRow: object({ id: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, named: BOOLEAN, rooms: list(shape(:Author)),
                               opened_at: MOMENT, closed_at: maybe(MOMENT) },
                             about: 'One holding of a group plan, as everyone may know it.'),
         Seat: object({ id: STRING, name: STRING, role: ROLE, place: STRING, since: MOMENT,
@@ -68,7 +68,7 @@ module Veranda
                          about: 'An activity as staff know it; `out` are those who were put into no room.'),
         Room: object({ id: STRING, name: STRING, people: list(STRING), boards: list(shape(:SittingBoard)), sat: list(STRING),
                        open: BOOLEAN },
-                     may: { from: list(STRING) },
+                     may: { from: maybe(list(STRING)), shared: BOOLEAN },
                      about: '`people` are assigned to it, `sat` those who were there.'),
         CopyRow: object({ board: STRING, of: STRING, person: STRING },
                         may: { with: list(STRING) },

@@ -92,8 +92,8 @@ module Veranda
       def over_in(sitting_id)
         at = opened(sitting_id)
         staff(sitting_id).activities.to_a.select { |activity| activity[:state] == 'closed' }.map do |activity|
-          { activity: activity[:id], name: activity[:name], at: at[activity[:id]],
-            rooms: activity[:rooms].map { |room| { **room.slice(:id, :name, :boards), people: room[:sat] } } }
+          { activity: activity[:id], sitting: sitting_id, name: activity[:name], at: at[activity[:id]],
+            rooms: activity[:rooms].map { |room| { **room.slice(:id, :name, :boards), people: room[:sat], shared: room[:shared] || false } } }
         end
       end
 

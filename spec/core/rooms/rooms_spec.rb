@@ -199,8 +199,69 @@ RSpec.describe 'Breakout rooms' do
     expect([hall.place('r1').call, where('odalys')]).to eq([nil, 'r1'])
     expect { hall.do(farah, 'rooms.step_in', { to: 'r2', from: 'r1' }) }.to refusing(:staff_only)
     hall.do(odalys, 'rooms.step_in', { to: 'main', from: 'r1' })
-    expect(streams(odalys)).to include('place/s1.r1', 'exchange/s1.r2')
     expect(hall.state.sat('r1', hall.clock)).to eq(%w[farah])
+  end
+
+  it 'is read by staff while they are in it, and from outside only where its doors are open, which is told inside' do
+    reads = -> { %w[r1 r2].map { |room| Core::Access.reads?(odalys, hall.state, hall.staff, "exchange/s1.#{room}") } }
+    deal(%w[farah], %w[jonas])
+    open_rooms
+    hall.do(odalys, 'rooms.step_in', { to: 'r1', from: 'main' })
+    expect([reads.call, streams(odalys).grep(/exchange/)]).to eq([[true, false], %w[exchange/s1.main exchange/s1.r1]])
+    expect([hall.place('r1').room.values_at(:read, :quiet), streams(odalys)]).to match([[false, false], include('place/s1.r2')])
+    hall.do(odalys, 'rooms.step_in', { to: 'main', from: 'r1' })
+    close
+    expect(reads.call).to eq([true, true])
+    deal(%w[farah], %w[jonas], id: 'again', open_doors: true, unannounced: true)
+    open_rooms(id: 'again')
+    expect([reads.call, hall.place('r1').room.values_at(:read, :quiet)]).to eq([[true, true], [true, true]])
+  end
+
+  it 'begins with copies of the boards chosen for it, and is given more while it is open' do
+    choose = ->(room, from) { hall.do(odalys, 'rooms.choose_boards', { activity: 'fog', room: room, from: from }) }
+    deal(%w[farah], %w[jonas])
+    choose.call('r1', %w[b2])
+    choose.call('r2', [])
+    expect(hall.staff.activities['fog'][:rooms].map { |room| room[:from] }).to eq([%w[b2], []])
+    expect(choose.call('r2', [])).to be_nil
+    choose.call('r2', nil)
+    expect { choose.call('r1', %w[b3]) }.to refusing(:no_such_board)
+    open_rooms
+    expect { choose.call('r1', nil) }.to refusing(:rooms_were_open)
+    board = { id: 'r1--more', name: 'Names', first_page: 'p1' }
+    hall.do(odalys, 'rooms.give', { activity: 'fog', rooms: [{ id: 'r1', board: board }] })
+    expect([hall.place('r1').room[:boards].last, hall.place('r1').shown[:board]]).to eq([board, 'r1--more'])
+    expect(streams(farah)).to include('board/r1--more')
+    expect(streams(jonas)).not_to include('board/r1--more')
+    expect { draw(farah, 'r1--more', 'm1') }.not_to raise_error
+    18.times { |i| hall.do(odalys, 'rooms.give', { activity: 'fog', rooms: [{ id: 'r1', board: board.merge(id: "r1--#{i}") }] }) }
+    expect { hall.do(odalys, 'rooms.give', { activity: 'fog', rooms: [{ id: 'r1', board: board.merge(id: 'r1--z') }] }) }.to refusing(:too_many_boards)
+  end
+
+  it 'is shared with all of the class once it is closed, if staff share it, also after the class' do
+    reads = ->(who) { Core::Access.reads?(who, hall.state, hall.staff, 'board/r1--b') }
+    share = ->(on) { hall.do(odalys, 'rooms.share', { activity: 'fog', room: 'r1', on: on }) }
+    deal(%w[farah], %w[jonas])
+    open_rooms
+    share.call(true)
+    expect(reads.call(jonas)).to be(false)
+    close
+    expect([farah, jonas].map { |who| reads.call(who) }).to eq([true, true])
+    expect(Core::Access.recorded_rooms(hall.staff.activities['fog'], 'jonas', teaches: false).map { |room| room[:id] }).to eq(%w[r1 r2])
+    expect(Core::Access.recorded_rooms(hall.staff.activities['fog'], nil, teaches: false)).to be_empty
+    hall.do(odalys, 'class.end')
+    share.call(false)
+    expect([farah, jonas].map { |who| reads.call(who) }).to eq([true, false])
+    expect { hall.do(farah, 'rooms.share', { activity: 'fog', room: 'r1', on: true }) }.to refusing(:staff_only)
+  end
+
+  it 'names who leads it, and keeps what was made in it for those who sat there when it is merged' do
+    deal(%w[farah], %w[jonas], wishes: [{ kind: 'lead', people: %w[farah jonas] }])
+    open_rooms
+    expect(hall.place('r1').room[:leaders]).to eq(%w[farah jonas])
+    hall.do(odalys, 'rooms.remove', { activity: 'fog', room: 'r1', people: %w[farah] })
+    expect(where('farah')).to eq('r2')
+    expect(hall.world.entries('own/s1.farah').select { |entry| entry.kind == 'room_kept' }.map { |entry| entry.body[:room] }).to eq(%w[r1])
   end
 
   it 'shows its own board and those for everyone, and no other room its board' do

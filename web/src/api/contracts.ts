@@ -170,10 +170,12 @@ export interface Commands {
   };
   'class.lend_floor': {
     person?: string;
+    people?: string[];
     seconds?: number;
   };
   'class.take_floor': {
     since?: number;
+    person?: string;
   };
   'class.signal': {
     signal?: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
@@ -240,6 +242,16 @@ export interface Commands {
   'rooms.go': {
     to: string;
     from: string;
+  };
+  'rooms.choose_boards': {
+    activity: string;
+    room: string;
+    from: null | string[];
+  };
+  'rooms.share': {
+    activity: string;
+    room: string;
+    on: boolean;
   };
   'exchange.post': {
     id: string;

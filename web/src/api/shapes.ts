@@ -43,6 +43,7 @@ export type RoomsOpenedBody =
       name: string;
       step: string | null;
       free: boolean;
+      named: boolean;
       rooms: Author[];
     }
   | {
@@ -334,6 +335,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'rooms_given';
+      body: RoomsGivenBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_shared';
+      body: RoomSharedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'dealt';
       body: DealtBody;
       seq: number;
@@ -488,6 +505,14 @@ export type Entry =
   | {
       kind: 'room_opened';
       body: RoomOpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'room_given';
+      body: RoomGivenBody;
       seq: number;
       at: number;
       by: string;
@@ -847,6 +872,8 @@ export interface Shapes {
   ThreadBegunBody: ThreadBegunBody;
   CopiesGivenBody: CopiesGivenBody;
   PairedBody: PairedBody;
+  RoomsGivenBody: RoomsGivenBody;
+  RoomSharedBody: RoomSharedBody;
   DealtBody: DealtBody;
   AssignedBody: AssignedBody;
   RoomGoneBody: RoomGoneBody;
@@ -867,6 +894,7 @@ export interface Shapes {
   PairsDrawnBody: PairsDrawnBody;
   PairsOverBody: PairsOverBody;
   RoomOpenedBody: RoomOpenedBody;
+  RoomGivenBody: RoomGivenBody;
   RoomTimedBody: RoomTimedBody;
   RoomNamedBody: RoomNamedBody;
   RoomClosedBody: RoomClosedBody;
@@ -1154,6 +1182,7 @@ export interface ActivityRow {
   name: string;
   step: string | null;
   free: boolean;
+  named: boolean;
   rooms: Author[];
   opened_at: number;
   closed_at: number | null;
@@ -1223,7 +1252,7 @@ export interface Cue {
     way?: 'deal' | 'hand' | 'choice';
     names?: string[];
     wishes?: {
-      kind: 'together' | 'apart' | 'each' | 'mix' | 'level';
+      kind: 'together' | 'apart' | 'each' | 'lead' | 'mix' | 'level';
       people?: string[];
       by?: string;
     }[];
@@ -1233,6 +1262,7 @@ export interface Cue {
     grace?: number;
     ask?: number;
     free?: boolean;
+    named?: boolean;
     words?: string;
     board?: null | string;
     rules?: {
@@ -1329,7 +1359,7 @@ export interface GroupPlan {
   way?: 'deal' | 'hand' | 'choice';
   names?: string[];
   wishes?: {
-    kind: 'together' | 'apart' | 'each' | 'mix' | 'level';
+    kind: 'together' | 'apart' | 'each' | 'lead' | 'mix' | 'level';
     people?: string[];
     by?: string;
   }[];
@@ -1339,6 +1369,7 @@ export interface GroupPlan {
   grace?: number;
   ask?: number;
   free?: boolean;
+  named?: boolean;
   words?: string;
   board?: null | string;
   rules?: {
@@ -1368,7 +1399,8 @@ export interface Room {
   boards: SittingBoard[];
   sat: string[];
   open: boolean;
-  from?: string[];
+  from?: string[] | null;
+  shared?: boolean;
 }
 /**
  * Who was paired with somebody, and they themselves.
@@ -1393,6 +1425,7 @@ export interface PlaceView {
   hands: string[];
   floor: {
     person: string;
+    with: string[];
     since: number;
     until: number | null;
   } | null;
@@ -1443,6 +1476,8 @@ export interface RoomHere {
   warnings: number[];
   free: boolean;
   read: boolean;
+  quiet: boolean;
+  leaders: string[];
   opened_at: number;
   closed: boolean;
 }
@@ -1622,6 +1657,7 @@ export interface RoomSetBody {
   room: string;
   name: string;
   boards?: SittingBoard[];
+  from?: string[] | null;
 }
 export interface HandedOutBody {
   board: string;
@@ -1667,6 +1703,18 @@ export interface PairedBody {
   round: string;
   seed: number;
   pairs: PairRow[];
+}
+export interface RoomsGivenBody {
+  activity: string;
+  rooms: {
+    id: string;
+    board: SittingBoard;
+  }[];
+}
+export interface RoomSharedBody {
+  activity: string;
+  room: string;
+  on: boolean;
 }
 export interface DealtBody {
   id: string;
@@ -1724,6 +1772,7 @@ export interface RulesSetBody {
 export interface FloorLentBody {
   person: string;
   until: number | null;
+  with?: string[];
 }
 export interface FloorBackBody {}
 export interface SignalledBody {
@@ -1755,6 +1804,11 @@ export interface RoomOpenedBody {
   warnings: number[];
   free: boolean;
   read: boolean;
+  quiet: boolean;
+  leaders: string[];
+}
+export interface RoomGivenBody {
+  board: SittingBoard;
 }
 export interface RoomTimedBody {
   ends_at: number | null;
@@ -2252,6 +2306,7 @@ export interface Met {
 }
 export interface EarlierActivity {
   activity: string;
+  sitting: string;
   name: string;
   at: number | null;
   rooms: {
@@ -2259,6 +2314,7 @@ export interface EarlierActivity {
     name: string;
     people: string[];
     boards: SittingBoard[];
+    shared: boolean;
   }[];
 }
 /**
@@ -2266,6 +2322,7 @@ export interface EarlierActivity {
  */
 export interface PastActivity {
   activity: string;
+  sitting: string;
   name: string;
   at: number | null;
   rooms: PastRoom[];
@@ -2275,6 +2332,7 @@ export interface PastRoom {
   name: string;
   people: Author[];
   boards: SittingBoard[];
+  shared: boolean;
 }
 /**
  * How a room comes along: `parts` are how much was done in each minute lately, oldest first.

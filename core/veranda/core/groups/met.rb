@@ -15,7 +15,7 @@ module Veranda
           case wish.kind
           when 'together' then counts.count(&:positive?) <= 1
           when 'apart' then counts.all? { |count| count <= 1 }
-          when 'each' then counts.count(&:positive?) >= [wish.people.length, rooms.length].min
+          when 'each', 'lead' then counts.count(&:positive?) >= [wish.people.length, rooms.length].min
           end
         end
       end

@@ -18,7 +18,7 @@ module Veranda
           @unit_of = {}
           @units.each_with_index { |unit, i| unit.each { |person| @unit_of[person] = i } }
           @apart = Array.new(@units.length) { [] }
-          wishes.each { |wish| keep_apart(wish) if wish.kind == 'apart' || (wish.kind == 'each' && wish.people.length <= rooms) }
+          wishes.each { |wish| keep_apart(wish) if wish.kind == 'apart' || (wish.each? && wish.people.length <= rooms) }
           @apart.each(&:uniq!)
         end
 

@@ -6,8 +6,9 @@ module Veranda
       # What staff know of the activities of a class: who was dealt where, which boards each room has, and who sat in it.
       #
       # An activity is `{ id:, name:, step:, state:, plan:, seed:, rooms:, again:, bound:, says:, ask_until:, out: }`, its `state`
-      # `dealt`, `open` or `closed`, `out` those whom staff put into no room; a room is `{ id:, name:, people:, boards:, sat:, open: }`,
-      # `people` those assigned to it, `sat` those who were there.
+      # `dealt`, `open` or `closed`, `out` those whom staff put into no room; a room is `{ id:, name:, people:, boards:, sat:, open:,
+      # from:, shared: }`, `people` those assigned to it, `sat` those who were there, `from` of which its boards will be copies,
+      # `shared` whether all of the class may see what was made in it.
       class Activities
         # In one class.
         MOST = 20
@@ -77,6 +78,8 @@ module Veranda
           when 'dealt' then deal(body)
           when 'assigned' then assign(body)
           when 'room_set' then set(body)
+          when 'rooms_given' then give(body)
+          when 'room_shared' then change(body) { |activity| the(body[:room], activity) { |room| room[:shared] = body[:on] } }
           when 'room_gone' then change(body) { |activity| activity[:rooms].reject! { |room| room[:id] == body[:room] } }
           when 'rooms_opened' then open_up(body)
           when 'rooms_closed' then close(body)
@@ -88,7 +91,7 @@ module Veranda
         private
 
         def as_board(room, board)
-          { **board, audience: 'room', room: room[:id], open: room[:open], sat: room[:sat], outside: 'read' }
+          { **board, audience: 'room', room: room[:id], open: room[:open], sat: room[:sat], shared: room[:shared] || false, outside: 'read' }
         end
 
         def deal(body)
@@ -112,10 +115,18 @@ module Veranda
         def set(body)
           change(body) do |activity|
             room = activity[:rooms].find { |one| one[:id] == body[:room] }
-            next room[:name] = body[:name] if room
+            next room.merge!(body.slice(:name, :from)) if room
 
             activity[:rooms] << { id: body[:room], name: body[:name], people: [], boards: body[:boards] || [], sat: [],
                                   open: activity[:state] == 'open' }
+          end
+        end
+
+        def the(id, activity) = activity[:rooms].find { |room| room[:id] == id }&.then { |room| yield room }
+
+        def give(body)
+          change(body) do |activity|
+            body[:rooms].each { |given| the(given[:id], activity) { |room| room[:boards] += [given[:board]] } }
           end
         end
 

@@ -6,6 +6,8 @@ module Veranda
       # Closes rooms whose time is over, and takes everyone in them back to where the class is. What was made in them is kept, for
       # those who sat in them.
       class BringBack < RoomsCommand
+        include Keeping
+
         on :staff, 'rooms.bring_back'
         touches :sitting, :main
         touches { |concern| RoomsCommand.place_streams(concern, concern.input[:rooms]) }
@@ -54,13 +56,7 @@ module Veranda
           [entry('rooms_closed', { activity: activity[:id], rooms: told }),
            entry('rooms_closed', { activity: activity[:id], rooms: rooms.map { |room| room[:id] } }, on: :sitting),
            *rooms.map { |room| entry('room_closed', on: place_stream(room[:id])) },
-           *rooms.zip(told).flat_map { |room, sat| kept(activity, room, sat[:sat]) }]
-        end
-
-        # Those who sat there find its boards again.
-        def kept(activity, room, sat)
-          body = { activity: activity[:id], title: activity[:name], room: room[:id], name: room[:name], boards: room[:boards] }
-          (sat & input[:people]).map { |id| entry('room_kept', body, on: scene.own_of(id)) }
+           *rooms.zip(told).flat_map { |room, sat| kept(activity, room, sat[:sat] & input[:people]) }]
         end
       end
     end

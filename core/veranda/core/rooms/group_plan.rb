@@ -13,7 +13,7 @@ module Veranda
       # - `wishes`: see {Groups::Wish}
       # - `minutes`, `warnings` (seconds before the end), `grace` (seconds to finish): the time of each room
       # - `ask`: seconds that people have to go by themselves; without it they are moved
-      # - `free`: whether people may change rooms
+      # - `free`: whether people may change rooms; `named`: whether they see who is in which when they choose
       # - `words`: what is to be done, kept in view in every room
       # - `board`: of which each room gets a copy; without it each gets an empty one
       # - `rules`: house rules in rooms, where other than that all is allowed
@@ -46,6 +46,7 @@ module Veranda
           optional(:grace).value(:integer, gteq?: 0, lteq?: 600)
           optional(:ask).value(:integer, gteq?: 5, lteq?: 600)
           optional(:free).value(:bool)
+          optional(:named).value(:bool)
           optional(:words).value(:string, max_size?: 600)
           optional(:board).maybe(Types::ID)
           optional(:rules).hash { Rights::RIGHTS.each_key { |right| optional(right).value(:bool) } }
@@ -70,6 +71,9 @@ module Veranda
           given = (plan[:names] || [])[index].to_s.strip
           given.empty? ? "Room #{index + 1}" : given
         end
+
+        # @return [Array<String>] ids of those one of whom leads each room
+        def leaders(plan) = (plan[:wishes] || []).select { |wish| wish[:kind] == 'lead' }.flat_map { |wish| wish[:people] || [] }.uniq
 
         # @return [Array<Integer>] seconds before the end, longest first
         def warnings(plan)

@@ -65,6 +65,7 @@ module Veranda
 
         def told_to_all
           entry('rooms_opened', { activity: @activity[:id], name: @activity[:name], step: @activity[:step], free: free?(group_plan),
+                                  named: group_plan[:named] || false,
                                   rooms: rooms.map { |room| room.slice(:id, :name) } }, on: :sitting)
         end
 

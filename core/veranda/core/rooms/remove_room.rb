@@ -6,6 +6,8 @@ module Veranda
       # Takes a room away, before rooms open or while they are open. Whoever is assigned to it goes to the smallest of the others; what
       # was made in it is kept. `people` are those who are in it or assigned to it, as whoever takes it away sees it.
       class RemoveRoom < RoomsCommand
+        include Keeping
+
         on :staff, 'rooms.remove'
         touches :sitting, :main
         begins do |concern|
@@ -59,7 +61,8 @@ module Veranda
           inside.group_by { |id| to[id] || Sittings::Places::MAIN }.flat_map { |place, people| taken_to(place, people) } +
             [entry('rooms_closed', { activity: @activity[:id], rooms: [{ id: @room[:id], sat: sat }] }),
              entry('rooms_closed', { activity: @activity[:id], rooms: [@room[:id]] }, on: :sitting),
-             entry('room_closed', on: place_stream(@room[:id]))]
+             entry('room_closed', on: place_stream(@room[:id])),
+             *kept(@activity, @room, sat & input[:people])]
         end
       end
     end

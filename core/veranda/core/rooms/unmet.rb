@@ -33,6 +33,7 @@ module Veranda
           case wish.kind
           when 'together' then "#{people} together"
           when 'apart' then "#{people} apart"
+          when 'lead' then "one of #{people} to lead each room"
           else "one of #{people} in each room"
           end
         end

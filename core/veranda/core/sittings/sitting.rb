@@ -161,7 +161,7 @@ module Veranda
           @places += body[:rooms].map { |room| { **room, activity: body[:activity] } }
           body[:rooms].each { |room| @sat.opened(room[:id], entry.at) }
           @activities = @activities.reject { |activity| activity[:id] == body[:activity] } +
-                        [{ id: body[:activity], **body.slice(:name, :step, :rooms, :free), opened_at: entry.at, closed_at: nil }]
+                        [{ id: body[:activity], **body.slice(:name, :step, :rooms, :free, :named), opened_at: entry.at, closed_at: nil }]
         end
 
         def room_set(entry, body)
