@@ -96,18 +96,50 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     drawn = board(sitting: hall)
     odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
     play(hall, drawn, odalys, farah, jonas)
-    names = ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']
-    cases = names.flat_map do |name|
-      entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
-      [{ stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }]
-    end
+    cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
+            followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
                                  signalled signal_off signals_cleared out removed let_back doors_set
                                  handed_out gathered_in copies_given copy_given locked paired pairs_drawn pairs_over partnered
-                                 begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used])
+                                 begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used
+                                 dealt assigned room_set room_gone rooms_opened rooms_given rooms_closed room_shared room_opened room_given room_timed
+                                 room_named room_closed called call_answered announced asked room_kept])
     expect_golden('folds', cases)
+  end
+
+  def followed(hall, names)
+    names.map do |name|
+      entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
+      { stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }
+    end
+  end
+
+  # A class that goes into rooms, and all that can happen to them.
+  def in_rooms(hall)
+    odalys, farah = %i[odalys farah].map { |id| person(id) }
+    staff = ->(name, **input) { hall.do(odalys, name, { activity: 'fog', **input }) }
+    board = ->(id) { { id: id, name: 'Fog', first_page: 'p1' } }
+    hall.do(odalys, 'rooms.deal', { id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [], plan: { by: 'rooms', number: 3, ask: 20, minutes: 5 },
+                                    rooms: [%w[r1 farah], %w[r2 jonas], ['r3']].map { |id, *people| { id: id, name: id, people: people } } })
+    staff.call('rooms.rename', room: 'r1', name: 'Pell')
+    staff.call('rooms.choose_boards', room: 'r1', from: ['b2'])
+    staff.call('rooms.assign', moves: [{ person: 'jonas', room: nil }])
+    staff.call('rooms.remove', room: 'r2', people: [])
+    staff.call('rooms.open', people: %w[farah jonas], rooms: %w[r1 r3].map { |id| { id: id, boards: [board.call("#{id}--b")] } })
+    hall.do(farah, 'rooms.go', { to: 'r1', from: 'main' })
+    staff.call('rooms.add', room: 'r4', name: 'Sable', boards: [board.call('r4--b')], ends_at: nil)
+    staff.call('rooms.assign', moves: [{ person: 'jonas', room: 'r4', from: 'main' }])
+    staff.call('rooms.give', rooms: [{ id: 'r1', board: board.call('r1--c') }])
+    hall.do(farah, 'room.call', { on: true }, on: 'place/s1.r1')
+    hall.do(farah, 'room.call', { on: false }, on: 'place/s1.r1')
+    staff.call('rooms.rename', room: 'r1', name: 'Marram')
+    staff.call('rooms.announce', rooms: %w[r1 r3 r4], id: 'a', words: 'Two minutes more.')
+    staff.call('rooms.time', rooms: %w[r1 r3 r4], left: 0, grace: 0)
+    staff.call('rooms.bring_back', rooms: %w[r1 r3 r4], people: %w[farah jonas])
+    staff.call('rooms.share', room: 'r1', on: true)
+    hall
   end
 
   def write(hall, odalys, farah, jonas)

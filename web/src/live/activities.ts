@@ -1,6 +1,14 @@
 import type { Activity, Entry, Room } from '../api/shapes';
 
-type Kind = 'dealt' | 'assigned' | 'room_set' | 'room_gone' | 'rooms_opened' | 'rooms_closed';
+type Kind =
+  | 'dealt'
+  | 'assigned'
+  | 'room_set'
+  | 'room_gone'
+  | 'rooms_given'
+  | 'room_shared'
+  | 'rooms_opened'
+  | 'rooms_closed';
 type Bodies = { [K in Kind]: Extract<Entry, { kind: K }>['body'] };
 
 /** Follows the activities of a class, as `Core::Rooms::Activities` does. */
@@ -10,6 +18,9 @@ export function arrange<K extends Kind>(activities: Activity[], kind: K, body: B
 
 const change = (activities: Activity[], id: string, how: (activity: Activity) => Activity) =>
   activities.map((activity) => (activity.id === id ? how(activity) : activity));
+
+const eachRoom = (activities: Activity[], id: string, how: (room: Room) => Room) =>
+  change(activities, id, (activity) => ({ ...activity, rooms: activity.rooms.map(how) }));
 
 const STEPS: { [K in Kind]: (activities: Activity[], body: Bodies[K]) => Activity[] } = {
   dealt: (activities, body) => [
@@ -25,9 +36,17 @@ const STEPS: { [K in Kind]: (activities: Activity[], body: Bodies[K]) => Activit
   assigned: (activities, { activity, moves }) =>
     change(activities, activity, (row) => moves.reduce((so_far, move) => assign(so_far, move.person, move.room), row)),
   room_set: (activities, body) =>
-    change(activities, body.activity, (row) => ({ ...row, rooms: set(row, body.room, body.name, body.boards) })),
+    change(activities, body.activity, (row) => ({ ...row, rooms: set(row, body) })),
   room_gone: (activities, body) =>
     change(activities, body.activity, (row) => ({ ...row, rooms: row.rooms.filter(({ id }) => id !== body.room) })),
+  rooms_given: (activities, { activity, rooms }) => {
+    const given = new Map(rooms.map(({ id, board }) => [id, board]));
+    return eachRoom(activities, activity, (room) =>
+      given.has(room.id) ? { ...room, boards: [...room.boards, given.get(room.id)!] } : room,
+    );
+  },
+  room_shared: (activities, body) =>
+    eachRoom(activities, body.activity, (room) => (room.id === body.room ? { ...room, shared: body.on } : room)),
   rooms_opened: (activities, body) => {
     if (!('ask_until' in body)) return activities;
     const boards = new Map(body.rooms.map((room) => [room.id, room.boards]));
@@ -61,10 +80,12 @@ function assign(activity: Activity, person: string, to: string | null): Activity
   };
 }
 
-function set(activity: Activity, id: string, name: string, boards: Room['boards'] = []): Room[] {
-  if (activity.rooms.some((room) => room.id === id))
-    return activity.rooms.map((room) => (room.id === id ? { ...room, name } : room));
-  return [...activity.rooms, { id, name, people: [], boards, sat: [], open: activity.state === 'open' }];
+function set(activity: Activity, { room: id, name, from, boards = [] }: Bodies['room_set']): Room[] {
+  const known = activity.rooms.find((room) => room.id === id);
+  if (!known)
+    return [...activity.rooms, { id, name, people: [], boards, sat: [], open: activity.state === 'open' }];
+  const changed = { ...known, name, ...(from !== undefined && { from }) };
+  return activity.rooms.map((room) => (room === known ? changed : room));
 }
 
 /** @returns the activity whose rooms are open */

@@ -72,6 +72,8 @@ export const placeFold: Fold<PlaceState> = {
         return { ...state, pairs: null };
       case 'room_opened':
         return { ...state, room: { ...body, opened_at: at, closed: false }, ...ANEW };
+      case 'room_given':
+        return state.room ? { ...state, room: { ...state.room, boards: [...state.room.boards, body.board] } } : state;
       case 'room_timed':
       case 'room_named':
         return state.room ? { ...state, room: { ...state.room, ...body } } : state;

@@ -35,8 +35,8 @@ function seat(state: SittingState, row: Seat): SittingState {
 type Opened = Extract<Extract<Entry, { kind: 'rooms_opened' }>['body'], { name: string }>;
 
 /** Rooms are places for as long as they are open. */
-function openRooms(state: SittingState, { activity, name, step, rooms, free }: Opened, at: number): SittingState {
-  const row = { id: activity, name, step, rooms, free, opened_at: at, closed_at: null };
+function openRooms(state: SittingState, { activity, name, step, rooms, free, named }: Opened, at: number): SittingState {
+  const row = { id: activity, name, step, rooms, free, named, opened_at: at, closed_at: null };
   return {
     ...state,
     places: [...state.places, ...rooms.map((room) => ({ ...room, activity }))],

@@ -46,6 +46,8 @@ export const staffFold: Fold<StaffState> = {
       case 'assigned':
       case 'room_set':
       case 'room_gone':
+      case 'rooms_given':
+      case 'room_shared':
       case 'rooms_opened':
       case 'rooms_closed':
         return { ...state, activities: arrange(state.activities, kind, body) };

@@ -95,14 +95,14 @@ describe('the floor', () => {
   });
 
   it('tells whoever has it what that means, and lets nobody else give it back', () => {
-    const { asked } = joined(FARAH, { floor: { person: 'farah', since: 1, until: null } });
+    const { asked } = joined(FARAH, { floor: { person: 'farah', with: [], since: 1, until: null } });
     expect(screen.getByLabelText('The floor').textContent).toContain('You may speak, draw and share');
     fireEvent.click(button('Give it back'));
     expect(asked()).toEqual([['class.take_floor', {}]]);
   });
 
   it('is no student’s to take from another', () => {
-    joined(FARAH, { floor: { person: 'jonas', since: 1, until: null } });
+    joined(FARAH, { floor: { person: 'jonas', with: [], since: 1, until: null } });
     expect(within(screen.getByLabelText('The floor')).queryByRole('button')).toBeNull();
     press('f');
   });

@@ -19,6 +19,7 @@ const KINDS: Record<Wish['kind'], string> = {
   together: 'Keep together',
   apart: 'Keep apart',
   each: 'One of them in each room',
+  lead: 'One of them leads each room',
   mix: 'Mix those heard much and little',
   level: 'Put those together who were heard as much',
 };

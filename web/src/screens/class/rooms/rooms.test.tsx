@@ -51,6 +51,8 @@ const room = (more: Partial<NonNullable<PlaceView['room']>> = {}) => ({
   warnings: [120, 60],
   free: false,
   read: false,
+  quiet: false,
+  leaders: [],
   opened_at: 0,
   closed: false,
   ...more,
@@ -144,7 +146,7 @@ describe('in the browser', () => {
         'sitting/s': sitting({
           places: [{ id: 'main', name: 'Main room' }, ...ROOMS.map((one) => ({ ...one, activity: 'fog' }))],
           activities: [
-            { id: 'fog', name: 'Fog drill', step: null, free: false, rooms: ROOMS, opened_at: 0, closed_at: null },
+            { id: 'fog', name: 'Fog drill', step: null, free: false, named: false, rooms: ROOMS, opened_at: 0, closed_at: null },
           ],
           seats: [
             seat('farah', 'Farah Lindqvist', { place: 'r1' }),
