@@ -50,17 +50,11 @@ module Veranda
 
       private
 
-      # A plan for rooms names the board of which each gets a copy.
-      def cue_of(cue, boards)
-        plan = cue[:plan]&.key?(:board) ? { plan: cue[:plan].merge(board: boards[cue[:plan][:board]]) } : {}
-        cue.merge({ board: boards[cue[:board]] }.compact, plan)
-      end
-
       def stream(id) = Core::Streams::StreamName.board(id)
 
       def steps(steps, boards)
         steps.map do |step|
-          cues = (step[:cues] || []).map { |cue| cue_of(cue, boards) }
+          cues = (step[:cues] || []).map { |cue| cue.merge({ board: boards[cue[:board]] }.compact) }
           step.merge(board: boards[step[:board]], cues: cues)
         end
       end

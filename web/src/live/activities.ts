@@ -1,14 +1,7 @@
 import type { Activity, Entry, Room } from '../api/shapes';
 
 type Kind =
-  | 'dealt'
-  | 'assigned'
-  | 'room_set'
-  | 'room_gone'
-  | 'rooms_given'
-  | 'room_shared'
-  | 'rooms_opened'
-  | 'rooms_closed';
+  'dealt' | 'assigned' | 'room_set' | 'room_gone' | 'rooms_given' | 'room_shared' | 'rooms_opened' | 'rooms_closed';
 type Bodies = { [K in Kind]: Extract<Entry, { kind: K }>['body'] };
 
 /** Follows the activities of a class, as `Core::Rooms::Activities` does. */
@@ -35,8 +28,7 @@ const STEPS: { [K in Kind]: (activities: Activity[], body: Bodies[K]) => Activit
   ],
   assigned: (activities, { activity, moves }) =>
     change(activities, activity, (row) => moves.reduce((so_far, move) => assign(so_far, move.person, move.room), row)),
-  room_set: (activities, body) =>
-    change(activities, body.activity, (row) => ({ ...row, rooms: set(row, body) })),
+  room_set: (activities, body) => change(activities, body.activity, (row) => ({ ...row, rooms: set(row, body) })),
   room_gone: (activities, body) =>
     change(activities, body.activity, (row) => ({ ...row, rooms: row.rooms.filter(({ id }) => id !== body.room) })),
   rooms_given: (activities, { activity, rooms }) => {
@@ -82,8 +74,7 @@ function assign(activity: Activity, person: string, to: string | null): Activity
 
 function set(activity: Activity, { room: id, name, from, boards = [] }: Bodies['room_set']): Room[] {
   const known = activity.rooms.find((room) => room.id === id);
-  if (!known)
-    return [...activity.rooms, { id, name, people: [], boards, sat: [], open: activity.state === 'open' }];
+  if (!known) return [...activity.rooms, { id, name, people: [], boards, sat: [], open: activity.state === 'open' }];
   const changed = { ...known, name, ...(from !== undefined && { from }) };
   return activity.rooms.map((room) => (room === known ? changed : room));
 }

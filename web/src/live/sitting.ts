@@ -35,7 +35,11 @@ function seat(state: SittingState, row: Seat): SittingState {
 type Opened = Extract<Extract<Entry, { kind: 'rooms_opened' }>['body'], { name: string }>;
 
 /** Rooms are places for as long as they are open. */
-function openRooms(state: SittingState, { activity, name, step, rooms, free, named }: Opened, at: number): SittingState {
+function openRooms(
+  state: SittingState,
+  { activity, name, step, rooms, free, named }: Opened,
+  at: number,
+): SittingState {
   const row = { id: activity, name, step, rooms, free, named, opened_at: at, closed_at: null };
   return {
     ...state,

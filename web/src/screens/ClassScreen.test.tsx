@@ -14,6 +14,7 @@ vi.mock('../api/http', async (original) => ({
   ...(await original<object>()),
   get: (path: string) => {
     if (path === '/api/session') return Promise.resolve(session);
+    if (path.endsWith('/activities')) return Promise.resolve({ activities: [] });
     if (path.startsWith('/api/lessons/')) return Promise.resolve({ boards: [{ id: 'b1', name: 'Lights recap' }] });
     return facts instanceof Error ? Promise.reject(facts) : Promise.resolve(facts);
   },

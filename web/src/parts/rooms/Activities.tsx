@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
-import { get } from '../../api/http';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { get, patch } from '../../api/http';
 import type { PastActivity } from '../../api/shapes';
 import { useSaving } from '../hooks/useSaving';
 import { firstName } from '../words/people';
@@ -21,6 +23,12 @@ export function Activities({ lesson, staff }: Props) {
     queryFn: () => get<{ activities: PastActivity[] }>(`/api/lessons/${lesson}/activities`),
   });
   const saving = useSaving();
+  const queries = useQueryClient();
+  const share = useMutation({
+    mutationFn: ({ activity, room, shared }: { activity: string; room: string; shared: boolean }) =>
+      patch(`/api/lessons/${lesson}/activities/${activity}/rooms/${room}`, { shared }),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['activities', lesson] }),
+  });
   if (!data || data.activities.length === 0) return null;
   return (
     <Box component="section" aria-label="Made in rooms" sx={{ mt: 2 }}>
@@ -38,6 +46,24 @@ export function Activities({ lesson, staff }: Props) {
               <Box sx={{ flex: 1, minWidth: 0, fontSize: 14 }}>
                 {room.name}: {room.people.map((person) => firstName(person.name)).join(', ')}
               </Box>
+              {staff ? (
+                <FormControlLabel
+                  label="For all"
+                  title="All of the class may look at it, and into this room in the recording"
+                  sx={{ mr: 0 }}
+                  control={
+                    <Switch
+                      size="small"
+                      checked={room.shared}
+                      disabled={share.isPending}
+                      slotProps={{ input: { 'aria-label': `For all: ${room.name}` } }}
+                      onChange={(_, shared) => share.mutate({ activity, room: room.id, shared })}
+                    />
+                  }
+                />
+              ) : (
+                room.shared && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>for all</Box>
+              )}
               {room.boards.map((board) => (
                 <Button
                   key={board.id}
@@ -57,6 +83,7 @@ export function Activities({ lesson, staff }: Props) {
           )}
         </Box>
       ))}
+      {share.error && <Box role="alert">{share.error.message}</Box>}
       {saving.says && <Box role="status">{saving.says}</Box>}
     </Box>
   );

@@ -3,16 +3,23 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import type { GroupPlan } from '../../api/shapes';
+import type { GroupPlan, Right } from '../../api/shapes';
+import { ALL, ownWords } from '../words/rights';
 import { Words } from '../words/Words';
 
 interface Props {
   plan: GroupPlan;
+  /** Of which each room may get a copy, where that is chosen here. */
+  boards?: { id: string; name: string }[];
   onChange: (changes: Partial<GroupPlan>) => void;
 }
 
+/** Seconds that people have to go by themselves. */
+const ASKED = 20;
+
 /** How people are split, wherever a group plan is made: on a step, or in class. */
-export function PlanFields({ plan, onChange }: Props) {
+export function PlanFields({ plan, boards, onChange }: Props) {
+  const chosen = plan.way === 'choice' || plan.free;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
@@ -73,11 +80,111 @@ export function PlanFields({ plan, onChange }: Props) {
         onSave={(text) => onChange({ names: namesIn(text) })}
       />
       <Box>
-        <Choice label="Ask people to go" on={!!plan.ask} onChange={(on) => onChange({ ask: on ? 20 : undefined })} />
+        <Choice label="Ask people to go" on={!!plan.ask} onChange={(on) => onChange({ ask: on ? ASKED : undefined })} />
         <Choice label="People may change rooms" on={!!plan.free} onChange={(free) => onChange({ free })} />
+      </Box>
+      {chosen && (
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Box sx={{ flex: '0 0 120px' }}>
+            <Words
+              label="At most in a room"
+              value={plan.limit ? String(plan.limit) : ''}
+              onSave={(text) => onChange({ limit: within(text, 1, 300) ?? undefined })}
+            />
+          </Box>
+          <Choice label="They see who is where" on={!!plan.named} onChange={(named) => onChange({ named })} />
+        </Box>
+      )}
+      <Box component="details" sx={{ '& > summary': { cursor: 'pointer', minHeight: { xs: 44, md: 32 } } }}>
+        <summary>More about the rooms</summary>
+        <MoreFields {...{ plan, boards, onChange }} />
       </Box>
     </Box>
   );
+}
+
+/** What is seldom other than usual. */
+function MoreFields({ plan, boards, onChange }: Props) {
+  const kept = ALL.filter((right) => plan.rules?.[right] === false);
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, pt: 1 }}>
+      {boards && (
+        <TextField
+          select
+          fullWidth
+          size="small"
+          label="Each room with a copy of"
+          value={boards.some(({ id }) => id === plan.board) ? plan.board : ''}
+          onChange={({ target }) => onChange({ board: target.value || null })}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">The board of the step</MenuItem>
+          {boards.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <TextField
+        select
+        fullWidth
+        size="small"
+        label="Kept from students there"
+        value={kept}
+        onChange={({ target }) => onChange({ rules: rulesWithout(target.value as unknown as Right[]) })}
+        slotProps={{
+          select: {
+            multiple: true,
+            displayEmpty: true,
+            renderValue: (value) => (value as Right[]).map(ownWords).join(', ') || 'Nothing',
+          },
+          inputLabel: { shrink: true },
+        }}
+      >
+        {ALL.map((right) => (
+          <MenuItem key={right} value={right}>
+            {ownWords(right)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Words
+        label="Warn when so many seconds are left"
+        value={(plan.warnings ?? []).join(', ')}
+        onSave={(text) => onChange({ warnings: secondsIn(text) })}
+      />
+      {plan.ask !== undefined && (
+        <Words
+          label="Seconds to go by themselves"
+          value={String(plan.ask)}
+          onSave={(text) => onChange({ ask: within(text, 5, 600) ?? ASKED })}
+        />
+      )}
+      <Box>
+        <Choice label="Those who teach are dealt too" on={!!plan.staff} onChange={(staff) => onChange({ staff })} />
+        <Choice
+          label="Read from outside; those in it are told"
+          on={!!plan.open_doors}
+          onChange={(open_doors) => onChange({ open_doors })}
+        />
+        <Choice
+          label="Step in without being announced"
+          on={!!plan.unannounced}
+          onChange={(unannounced) => onChange({ unannounced })}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+/** All is allowed in rooms that is not kept from people; rules that say nothing else are none. */
+const rulesWithout = (kept: Right[]): GroupPlan['rules'] =>
+  kept.length > 0 ? Object.fromEntries(kept.map((right) => [right, false])) : undefined;
+
+/** @returns the seconds in what was typed, the most first; nothing for those that are usual */
+export function secondsIn(text: string): number[] | undefined {
+  const found = (text.match(/\d+/g) ?? []).map(Number).filter((seconds) => seconds >= 5 && seconds <= 36_000);
+  return found.length > 0 ? [...new Set(found)].sort((one, other) => other - one).slice(0, 8) : undefined;
 }
 
 const Choice = ({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) => (

@@ -112,7 +112,9 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
   return (
     <>
       {withFloor(place).includes(seat.id) ? (
-        <Act onClick={then(() => void live.do('class.take_floor', room, { person: seat.id }))}>Take the floor back from {name}</Act>
+        <Act onClick={then(() => void live.do('class.take_floor', room, { person: seat.id }))}>
+          Take the floor back from {name}
+        </Act>
       ) : (
         <Box sx={{ display: 'flex', gap: 1 }}>
           <Act onClick={then(() => void live.do('class.lend_floor', room, { person: seat.id }))}>

@@ -43,7 +43,7 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at,
   const planned = staff.steps.find(({ id }) => id === step?.id);
   // What is under way comes before what may be begun.
   const split = staff.activities.some(({ state }) => state !== 'closed');
-  const rooms = <RoomsOfSheet {...{ sitting, staff, at, onRooms }} place={room} />;
+  const rooms = <RoomsOfSheet {...{ sitting, staff, at, onRooms }} />;
   const go = (id: string) => void live.do('class.move', stream, { step: id });
 
   return (

@@ -1,4 +1,3 @@
-import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode } from 'react';
@@ -7,7 +6,9 @@ import type { SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { count } from '../../../parts/words/times';
 import { RoomsHead } from './RoomsPage';
-import { RoomColumn } from './RoomColumn';
+import { BoardFor } from './BoardFor';
+import { Columns } from './Columns';
+import { Matrix } from './Matrix';
 import { metFrom } from './rooms';
 import { useOffered, useRooms } from './useRooms';
 
@@ -22,7 +23,6 @@ interface Props {
 export function Dealt({ sitting, activity, back }: Props) {
   const rooms = useRooms(sitting.id);
   const offered = useOffered(sitting.id, activity.id);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const { plan } = activity;
   const placed = new Set(activity.rooms.flatMap(({ people }) => people));
   const without = (offered?.people ?? []).filter((id) => !placed.has(id));
@@ -31,7 +31,6 @@ export function Dealt({ sitting, activity, back }: Props) {
     ...activity.rooms.map((room) => ({ ...room, room: room.id as string | null })),
     ...(without.length > 0 ? [{ id: NONE, room: null, name: 'In no room yet', people: without }] : []),
   ];
-  const move = (person: string, to: string) => rooms.assign(activity.id, person, to === NONE ? null : to);
   return (
     <Box component="section" aria-label="Who is where" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
       <RoomsHead
@@ -63,39 +62,23 @@ export function Dealt({ sitting, activity, back }: Props) {
           ))}
         </Box>
       )}
-      <DndContext sensors={sensors} onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}>
-        <Box
-          sx={{
-            display: 'grid',
-            gap: 1.5,
-            px: 0.5,
-            gridTemplateColumns: 'repeat(auto-fill, minmax(min(168px, 100%), 1fr))',
-            alignItems: 'start',
-          }}
-        >
-          {columns.map((column) => (
-            <RoomColumn
-              key={column.id}
-              column={column}
-              others={columns.filter(({ id }) => id !== column.id)}
-              sitting={sitting}
-              met={met}
-              onMove={move}
-              onName={(name) => rooms.rename(activity.id, column.id, name)}
-              onRemove={
-                activity.rooms.length > 1 ? () => rooms.remove(activity.id, column.id, column.people) : undefined
-              }
-            />
-          ))}
-          <Button
-            disabled={rooms.add.isPending}
-            onClick={() => rooms.add.mutate({ activity: activity.id, name: `Room ${activity.rooms.length + 1}` })}
-            sx={{ minHeight: 44, borderStyle: 'dashed' }}
-          >
-            Add a room
-          </Button>
-        </Box>
-      </DndContext>
+      <Columns
+        {...{ sitting, columns, met }}
+        removable={activity.rooms.length > 1}
+        adding={rooms.add.isPending}
+        more={({ id }) => (
+          <BoardFor
+            room={activity.rooms.find((room) => room.id === id)!}
+            boards={sitting.boards}
+            onChoose={(from) => rooms.chooseBoards(activity.id, id, from)}
+          />
+        )}
+        onMove={(person, { room }) => rooms.assign(activity.id, person, room)}
+        onName={(room, name) => rooms.rename(activity.id, room, name)}
+        onRemove={({ id, people }) => rooms.remove(activity.id, id, people)}
+        onAdd={() => rooms.add.mutate({ activity: activity.id, name: `Room ${activity.rooms.length + 1}` })}
+      />
+      <Matrix rooms={activity.rooms} met={met} names={new Map(sitting.seats.map(({ id, name }) => [id, name]))} />
     </Box>
   );
 }

@@ -19,12 +19,14 @@ interface Props {
   large: boolean;
   onStepIn: () => void;
   onMore: () => void;
+  /** Reads along from outside, where those in it know that one may. */
+  onRead?: () => void;
   /** Takes it away, and whoever is left in it to another room; absent where it is the only one. */
   onMerge?: () => void;
 }
 
 /** One room from outside: its board as it is drawn, who is in it, and whether it needs somebody. */
-export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, onMerge }: Props) {
+export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, onRead, onMerge }: Props) {
   const now = useServerNow(10_000);
   const board = useBoard(place?.shown?.board ?? room.boards[0]?.id);
   const needs = place?.call ? 'calls' : pulse?.still ? 'still' : null;
@@ -97,6 +99,11 @@ export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, 
           <Button size="small" variant="outlined" onClick={onStepIn} aria-label={`Step in: ${room.name}`}>
             Step in
           </Button>
+          {onRead && (
+            <Button size="small" onClick={onRead} aria-label={`Read: ${room.name}`}>
+              Read
+            </Button>
+          )}
           <Button size="small" onClick={onMore} aria-label={`+2 min for ${room.name}`}>
             +2 min
           </Button>

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { SittingState } from '../../../live/sitting';
 import { inWords } from '../../../parts/exchange/audience';
 import { firstName, washOf } from '../../../parts/words/people';
@@ -28,10 +28,12 @@ interface Props {
   onName: (name: string) => void;
   /** Absent where it is the only room. */
   onRemove?: () => void;
+  /** What else there is to choose for it. */
+  children?: ReactNode;
 }
 
-/** One room before it opens: its name, and those who will be in it. */
-export function RoomColumn({ column, others, sitting, met, onMove, onName, onRemove }: Props) {
+/** One room: its name, and those who are in it or will be. */
+export function RoomColumn({ column, others, sitting, met, onMove, onName, onRemove, children }: Props) {
   const { setNodeRef, isOver } = useDroppable({ id: column.id });
   const names = new Map(sitting.seats.map(({ id, name }) => [id, name]));
   return (
@@ -69,6 +71,7 @@ export function RoomColumn({ column, others, sitting, met, onMove, onName, onRem
           </Button>
         )}
       </Box>
+      {children}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 0.75, minHeight: 44 }}>
         {column.people.map((person) => (
           <Box component="li" key={person} sx={{ minWidth: 0 }}>

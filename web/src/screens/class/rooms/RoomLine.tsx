@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { You } from '../../../api/shapes';
+import type { Seat, You } from '../../../api/shapes';
 import { useServerNow } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
 import type { SittingState } from '../../../live/sitting';
 import { MAIN } from '../../../live/streams';
+import { inWords } from '../../../parts/exchange/audience';
 import { MenuWord } from '../../../parts/fields/MenuWord';
 import { Line } from '../../../parts/frame/Line';
 import { firstName } from '../../../parts/words/people';
@@ -30,6 +31,10 @@ export function RoomLine({ sitting, place, at, you }: Props) {
   const visitors = inPlace(sitting, at).filter(
     ({ role, id }) => id !== you.id && role !== 'student' && role !== 'guest',
   );
+  const leads = leadWords(
+    inPlace(sitting, at).filter(({ id }) => room.leaders.includes(id)),
+    you,
+  );
   return (
     <Box component="section" aria-label={`Room ${room.name}`} sx={{ mb: 0.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1.5, px: 1 }}>
@@ -38,7 +43,10 @@ export function RoomLine({ sitting, place, at, you }: Props) {
         </Box>
         <Box sx={{ flex: 1, minWidth: 160, color: 'text.secondary', fontSize: 14 }}>
           {room.title}
-          {visitors.length > 0 && ` · ${visitors.map(({ name }) => firstName(name)).join(' and ')} is here`}
+          <Box component="span" role="status">
+            {!room.quiet && visitors.length > 0 && ` · ${hereWords(visitors.map(({ name }) => firstName(name)))}`}
+          </Box>
+          {leads && ` · ${leads}`}
         </Box>
         <RoomTime room={room} />
         <Box sx={{ display: 'flex', gap: 0.5, '& button': { minHeight: { xs: 44, md: 32 } } }}>
@@ -60,11 +68,31 @@ export function RoomLine({ sitting, place, at, you }: Props) {
           )}
         </Box>
       </Box>
+      <Box sx={{ px: 1, fontSize: 13, color: 'text.secondary' }}>
+        {room.read && 'Whoever teaches may read along here from outside. '}
+        {kept(sitting.rehearsal)}
+      </Box>
       {room.words && <Box sx={{ px: 1, fontSize: 15, whiteSpace: 'pre-wrap' }}>{room.words}</Box>}
       <Announced place={place} />
     </Box>
   );
 }
+
+/** `Farah leads`, `You lead` */
+function leadWords(leaders: Seat[], you: You): string | null {
+  if (leaders.length === 0) return null;
+  const names = leaders.map(({ id, name }) => (id === you.id ? 'you' : firstName(name)));
+  const said = inWords(names);
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)} ${names.length > 1 || names[0] === 'you' ? 'lead' : 'leads'}`;
+}
+
+const hereWords = (names: string[]) => `${inWords(names)} ${names.length > 1 ? 'are' : 'is'} here`;
+
+/** What becomes of what is made in a room; boards and posts of rooms are always kept. */
+const kept = (rehearsal: boolean) =>
+  rehearsal
+    ? 'What is made here goes with the rehearsal.'
+    : 'The recording shows this room’s board and what all write in it, to you who sit here and to whoever teaches.';
 
 /** How much time a room has; warnings are told, the seconds are not. */
 export function RoomTime({ room }: { room: NonNullable<PlaceState['room']> }) {
@@ -114,6 +142,11 @@ interface OtherRoomProps {
 
 /** The way to another room, where people may choose. */
 export function OtherRoom({ sitting, at, onGo }: OtherRoomProps) {
+  const named = sitting.activities.at(-1)?.named ?? false;
+  const whoIn = (id: string) => {
+    const people = inPlace(sitting, id);
+    return named && people.length > 0 ? inWords(people.map(({ name }) => firstName(name))) : `${people.length} in it`;
+  };
   return (
     <MenuWord label={at === MAIN ? 'Choose a room' : 'Go to another room'} hint="Rooms that are open">
       {(close) =>
@@ -121,7 +154,7 @@ export function OtherRoom({ sitting, at, onGo }: OtherRoomProps) {
           .filter(({ id }) => id !== at)
           .map(({ id, name }) => (
             <MenuItem key={id} onClick={() => close(() => onGo(id))}>
-              {name} ({inPlace(sitting, id).length} in it)
+              {name} ({whoIn(id)})
             </MenuItem>
           ))
       }

@@ -1,10 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMutation } from '@tanstack/react-query';
-import { FIRST_PAGE } from '../../../api/contracts';
-import { post } from '../../../api/http';
-import type { Activity, SittingBoard } from '../../../api/shapes';
-import { useLive, useServerNow, useStreams } from '../../../live/hooks';
+import { useServerNow, useStreams } from '../../../live/hooks';
 import { openActivity } from '../../../live/activities';
 import type { PlaceState } from '../../../live/place';
 import type { SittingState } from '../../../live/sitting';
@@ -17,15 +13,14 @@ import { useRooms } from './useRooms';
 interface Props {
   sitting: SittingState;
   staff: StaffState;
-  /** The place that one is in, and its stream. */
+  /** The place that one is in. */
   at: string;
-  place: string;
   /** Looks at the rooms in place of the board. */
   onRooms: () => void;
 }
 
 /** For staff, on the sheet: how the rooms stand, who calls, and what comes next with them. */
-export function RoomsOfSheet({ sitting, staff, at, place, onRooms }: Props) {
+export function RoomsOfSheet({ sitting, staff, at, onRooms }: Props) {
   const rooms = useRooms(sitting.id);
   const open = openActivity(staff.activities);
   const ready = staff.activities.findLast(({ state }) => state === 'dealt');
@@ -35,7 +30,7 @@ export function RoomsOfSheet({ sitting, staff, at, place, onRooms }: Props) {
     <Box component="section" aria-label="Rooms">
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Rooms</Box>
       {activity && <Box role="status">{activityWords(activity)}</Box>}
-      {!activity && last && <Afterwards {...{ sitting, activity: last, place }} />}
+      {!activity && last && <Box>{last.name}: everyone is back.</Box>}
       {open && <Calls {...{ sitting, staff, at }} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.5 }}>
         {!open && ready && (
@@ -50,42 +45,10 @@ export function RoomsOfSheet({ sitting, staff, at, place, onRooms }: Props) {
           </Button>
         )}
         <Button size="small" title="Key: w" onClick={onRooms}>
-          {open ? 'Walk round' : ready ? 'Look at who is where' : 'Split into rooms'}
+          {open ? 'Walk round' : ready ? 'Look at who is where' : last ? 'Look at what they made' : 'Split into rooms'}
         </Button>
       </Box>
     </Box>
-  );
-}
-
-/** What the rooms made, each to be put before the class. */
-function Afterwards({ sitting, activity, place }: { sitting: SittingState; activity: Activity; place: string }) {
-  const live = useLive();
-  const show = useMutation({
-    mutationFn: ({ id, first_page }: SittingBoard) =>
-      post<{ board: string }>(`/api/classes/${sitting.id}/boards`, { copy: id, named: true }).then(({ board }) =>
-        live.do('class.show', place, { board, page: first_page ?? FIRST_PAGE }),
-      ),
-    onError: (error) => live.notice('not_put_forward', error.message),
-  });
-  return (
-    <>
-      <Box>{activity.name}: everyone is back. Before the class:</Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 0.5 }}>
-        {activity.rooms.flatMap(({ id, name, boards }) =>
-          boards.slice(0, 1).map((board) => (
-            <Button
-              key={id}
-              size="small"
-              aria-label={`${name}’s board: put it before the class`}
-              disabled={show.isPending}
-              onClick={() => show.mutate(board)}
-            >
-              {name}’s board
-            </Button>
-          )),
-        )}
-      </Box>
-    </>
   );
 }
 

@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { openActivity } from '../../../live/activities';
 import type { SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { Dealt } from './Dealt';
 import { Split } from './Split';
 import { WalkRound } from './WalkRound';
+import { Work } from './Work';
 
 interface Props {
   sitting: SittingState;
@@ -20,14 +21,34 @@ interface Props {
 export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
   const open = openActivity(staff.activities);
   const ready = staff.activities.findLast(({ state }) => state === 'dealt');
+  const last = staff.activities.findLast(({ state }) => state === 'closed');
+  const [anew, setAnew] = useState(false);
   const back = (
     <Button variant="text" onClick={onLeave} title="Key: w">
       Back to the board
     </Button>
   );
-  if (open) return <WalkRound {...{ sitting, activity: open, at, back }} />;
+  if (open) return <WalkRound {...{ sitting, activity: open, at, back, onLeave }} />;
   if (ready) return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back }} />;
-  return <Split {...{ sitting, staff, back }} />;
+  if (last && !anew)
+    return (
+      <Work key={last.id} {...{ sitting, activity: last }} onShown={onLeave}>
+        {back}
+        <Button onClick={() => setAnew(true)}>Split anew</Button>
+      </Work>
+    );
+  const made = last && <Button onClick={() => setAnew(false)}>What the rooms made</Button>;
+  return (
+    <Split
+      {...{ sitting, staff }}
+      back={
+        <>
+          {back}
+          {made}
+        </>
+      }
+    />
+  );
 }
 
 /** What the pages of rooms have above. */

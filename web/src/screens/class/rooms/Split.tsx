@@ -65,7 +65,7 @@ export function Split({ sitting, staff, back }: Props) {
               ))}
             </Box>
           </Box>
-          <PlanFields plan={plan} onChange={change} />
+          <PlanFields plan={plan} boards={sitting.boards} onChange={change} />
         </Panel>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
           <Panel label="Wishes">

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
 import type { Activity, Room, Seat } from '../../../api/shapes';
@@ -7,14 +8,18 @@ import { useFollowed, usePlace, useStreams } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
 import type { SittingState } from '../../../live/sitting';
 import { MAIN, placeStream } from '../../../live/streams';
+import { MenuWord } from '../../../parts/fields/MenuWord';
 import { Tiles } from '../../../parts/frame/Tiles';
 import { isStaff } from '../../../parts/words/people';
 import { count } from '../../../parts/words/times';
+import { Moving } from './Moving';
+import { Reading } from './Reading';
 import { RoomsHead } from './RoomsPage';
 import { RoomCard } from './RoomCard';
 import { RoomTime } from './RoomLine';
 import { inPlace } from './rooms';
 import { usePulse, useRooms } from './useRooms';
+import { Work } from './Work';
 
 interface Props {
   sitting: SittingState;
@@ -22,14 +27,39 @@ interface Props {
   /** The place that one is in. */
   at: string;
   back: ReactNode;
+  /** Looks at the board of the class again. */
+  onLeave: () => void;
 }
+
+/** What one does besides looking at all rooms: moving people, putting work before the class, reading one of them. */
+type Doing = { what: 'moving' | 'work' } | { what: 'reading'; room: string };
 
 /** Boards that are followed as they are drawn, at most. */
 const MOST_FOLLOWED = 30;
 const MORE = 120;
 
 /** For staff: every room at once, alive; who is in it, what they do, which one calls or has fallen still; and what one does for all. */
-export function WalkRound({ sitting, activity, at, back }: Props) {
+export function WalkRound({ sitting, activity, at, back, onLeave }: Props) {
+  const [doing, setDoing] = useState<Doing | null>(null);
+  const round = <Button onClick={() => setDoing(null)}>All rooms</Button>;
+  const read = doing?.what === 'reading' ? activity.rooms.find(({ id, open }) => open && id === doing.room) : undefined;
+  if (read)
+    return (
+      <Reading sitting={sitting.id} room={read}>
+        {round}
+      </Reading>
+    );
+  if (doing?.what === 'moving') return <Moving {...{ sitting, activity }} back={round} />;
+  if (doing?.what === 'work')
+    return (
+      <Work {...{ sitting, activity }} onShown={onLeave}>
+        {round}
+      </Work>
+    );
+  return <AllRooms {...{ sitting, activity, at, back }} onDo={setDoing} />;
+}
+
+function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> & { onDo: (doing: Doing) => void }) {
   const rooms = useRooms(sitting.id);
   const open = activity.rooms.filter((room) => room.open);
   const ids = open.map(({ id }) => id);
@@ -75,13 +105,26 @@ export function WalkRound({ sitting, activity, at, back }: Props) {
       </RoomsHead>
       <Announce onSay={(words) => rooms.announce(activity.id, ids, words)}>
         {board && (
-          <Button
-            onClick={() => ids.forEach((id) => rooms.show(id, board.id, mine.page))}
-            title={`Every room sees “${board.name}”`}
-          >
-            Show the class board
-          </Button>
+          <MenuWord label="Give the class board" hint={`“${board.name}” for every room`}>
+            {(close) => [
+              <MenuItem
+                key="read"
+                onClick={() => close(() => ids.forEach((id) => rooms.show(id, board.id, mine.page)))}
+              >
+                To read
+              </MenuItem>,
+              <MenuItem
+                key="copy"
+                disabled={rooms.give.isPending}
+                onClick={() => close(() => rooms.give.mutate({ activity: activity.id, board: board.id }))}
+              >
+                A copy for each room
+              </MenuItem>,
+            ]}
+          </MenuWord>
         )}
+        <Button onClick={() => onDo({ what: 'moving' })}>Move people</Button>
+        <Button onClick={() => onDo({ what: 'work' })}>Put before the class</Button>
         {back}
       </Announce>
       <Tiles width={open.length <= 4 ? 320 : 208}>
@@ -95,6 +138,7 @@ export function WalkRound({ sitting, activity, at, back }: Props) {
               large={open.length <= 4}
               onStepIn={() => rooms.stepIn(room.id, at)}
               onMore={() => rooms.more(activity.id, [room.id], MORE)}
+              onRead={places[i]?.room?.read ? () => onDo({ what: 'reading', room: room.id }) : undefined}
               onMerge={open.length > 1 ? () => merge(room) : undefined}
             />
           </Box>

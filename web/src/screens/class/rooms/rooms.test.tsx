@@ -146,7 +146,16 @@ describe('in the browser', () => {
         'sitting/s': sitting({
           places: [{ id: 'main', name: 'Main room' }, ...ROOMS.map((one) => ({ ...one, activity: 'fog' }))],
           activities: [
-            { id: 'fog', name: 'Fog drill', step: null, free: false, named: false, rooms: ROOMS, opened_at: 0, closed_at: null },
+            {
+              id: 'fog',
+              name: 'Fog drill',
+              step: null,
+              free: false,
+              named: false,
+              rooms: ROOMS,
+              opened_at: 0,
+              closed_at: null,
+            },
           ],
           seats: [
             seat('farah', 'Farah Lindqvist', { place: 'r1' }),
@@ -205,15 +214,7 @@ describe('in the browser', () => {
     const { wrapper, given } = joined(ODALYS, {
       call: { person: 'farah', name: 'Farah Lindqvist', since: Date.now() - 130_000 },
     });
-    const Plan = () => (
-      <RoomsOfSheet
-        sitting={useSitting('s')!}
-        staff={useStaff('s')!}
-        at="main"
-        place="place/s.main"
-        onRooms={() => {}}
-      />
-    );
+    const Plan = () => <RoomsOfSheet sitting={useSitting('s')!} staff={useStaff('s')!} at="main" onRooms={() => {}} />;
     render(<Plan />, { wrapper });
     expect(screen.getByText(/2 min/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Go there' }));

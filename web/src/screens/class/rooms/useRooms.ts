@@ -49,10 +49,17 @@ export function useRooms(sitting: string) {
     mutationFn: ({ activity, name }: { activity: string; name: string }) => post(`${path}/${activity}/rooms`, { name }),
     onError: failed,
   });
+  const give = useMutation({
+    mutationFn: ({ activity, board }: { activity: string; board: string }) =>
+      post(`${path}/${activity}/boards`, { board }),
+    onError: failed,
+  });
   return {
     deal,
     open,
     add,
+    /** A copy of a board for every open room. */
+    give,
     /** Puts somebody into a room, or into none; `from` is the place that they are in. */
     assign: (activity: string, person: string, room: string | null, from?: string) =>
       void live.do('rooms.assign', staff, { activity, moves: [{ person, room, ...(from && { from }) }] }),
@@ -60,6 +67,9 @@ export function useRooms(sitting: string) {
       void live.do('rooms.rename', staff, { activity, room, name }),
     remove: (activity: string, room: string, people: string[]) =>
       void live.do('rooms.remove', staff, { activity, room, people }),
+    /** Of which boards a room will have copies; null for those of the plan. */
+    chooseBoards: (activity: string, room: string, from: string[] | null) =>
+      void live.do('rooms.choose_boards', staff, { activity, room, from }),
     more: (activity: string, rooms: string[], seconds: number) =>
       void live.do('rooms.time', staff, { activity, rooms, more: seconds }),
     hold: (activity: string, rooms: string[]) => void live.do('rooms.time', staff, { activity, rooms, hold: true }),

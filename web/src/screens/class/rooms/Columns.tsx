@@ -1,0 +1,62 @@
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import type { SittingState } from '../../../live/sitting';
+import { RoomColumn, type Column } from './RoomColumn';
+import type { Met } from './rooms';
+
+interface Props {
+  sitting: SittingState;
+  columns: Column[];
+  met: Met;
+  /** Whether one may be taken away. */
+  removable: boolean;
+  adding: boolean;
+  /** What else there is to choose for a room. */
+  more?: (column: Column) => ReactNode;
+  onMove: (person: string, to: Column) => void;
+  onName: (room: string, name: string) => void;
+  onRemove: (column: Column) => void;
+  onAdd: () => void;
+}
+
+/** Who is in which room, as columns between which people are dragged, or moved by the list of each name. */
+export function Columns({ sitting, columns, met, removable, adding, more, onMove, onName, onRemove, onAdd }: Props) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const move = (person: string, to: string) => {
+    const column = columns.find(({ id }) => id === to);
+    if (column && !column.people.includes(person)) onMove(person, column);
+  };
+  return (
+    <DndContext sensors={sensors} onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.5,
+          px: 0.5,
+          gridTemplateColumns: 'repeat(auto-fill, minmax(min(176px, 100%), 1fr))',
+          alignItems: 'start',
+        }}
+      >
+        {columns.map((column) => (
+          <RoomColumn
+            key={column.id}
+            column={column}
+            others={columns.filter(({ id }) => id !== column.id)}
+            sitting={sitting}
+            met={met}
+            onMove={move}
+            onName={(name) => onName(column.id, name)}
+            onRemove={removable ? () => onRemove(column) : undefined}
+          >
+            {column.room && more?.(column)}
+          </RoomColumn>
+        ))}
+        <Button disabled={adding} onClick={onAdd} sx={{ minHeight: 44, borderStyle: 'dashed' }}>
+          Add a room
+        </Button>
+      </Box>
+    </DndContext>
+  );
+}
