@@ -38,6 +38,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     odalys, farah, jonas = enter(:odalys), enter(:farah), enter(:jonas)
     nils = enter(:nils, phone: true)
     odalys.click_button('Begin with One')
+    give('class.record', "sitting/#{sitting}", on: true)
     deal(odalys)
     names = activity[:rooms].map { |room| room[:name] }
     odalys.click_button('Open 2 rooms', match: :first)
@@ -51,7 +52,10 @@ RSpec.describe 'A class in rooms', type: :journey do
     hana = enter(:hana)
     expect(hana).to have_css("[aria-label='Room #{room_of('hana')[:name]}']")
     work(odalys, farah, nils)
-    back(odalys, farah, names)
+    back(odalys, farah)
+    before_the_class(odalys, farah, jonas)
+    again(odalys, farah)
+    recorded(odalys, farah, jonas, names)
     [odalys, farah, jonas, nils, hana].each { |session| expect(errors(session)).to eq([]) }
   end
 
@@ -85,7 +89,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     expect(odalys).to have_css("[aria-label='Room #{room}']")
     expect(nils).to have_button('Call the instructor')
     expect(nils).to have_text('Odalys is here')
-    keys(odalys, 'w')
+    keys(odalys, 'o')
     expect(odalys).to have_css('[aria-label="Walk round"]')
     odalys.fill_in('Say to every room, until they have read it', with: "Two minutes more\n")
     expect(nils).to have_text('Odalys: Two minutes more')
@@ -95,16 +99,82 @@ RSpec.describe 'A class in rooms', type: :journey do
     expect(nils).to have_text('One minute left.')
   end
 
-  def back(odalys, farah, names)
+  def back(odalys, farah)
     odalys.click_button('Bring everyone back')
     expect(farah).to have_no_css("[aria-label^='Room ']", wait: 15)
     expect(farah).to have_css('button', text: "(#{room_of('farah')[:name]})")
     expect(odalys).to have_text('everyone is back')
-    odalys.click_button("#{names.first}’s board: put it before the class")
-    expect(farah).to have_css('[data-kind=text]', text: 'What do you see?')
-    odalys.click_button('Split into rooms')
+  end
+
+  # Both rooms' pages side by side, and those who made them draw there whatever the rules are; then one room's board alone.
+  def before_the_class(odalys, farah, jonas)
+    give('class.rule', "place/#{sitting}.main", right: 'draw', allow: false)
+    odalys.click_button('Look at what they made') unless odalys.has_css?('[aria-label="What the rooms made"]', wait: 1)
+    expect(odalys).to have_css('[aria-label="What the rooms made"] [data-kind=stroke], [aria-label="What the rooms made"] svg path', minimum: 1)
+    odalys.click_button('Choose all')
+    fits('what the rooms made', odalys, 1280)
+    odalys.click_button('Put 2 side by side')
+    activity[:rooms].each { |room| expect(farah).to have_css('[data-kind=text]', text: room[:name], wait: 15) }
+    expect(farah).to have_css('[data-kind=text]', text: 'What do you see?', count: 2)
+    expect(farah).to have_text(/You.* have the floor/)
+    expect(jonas).to have_text(/You.* have the floor/)
+    expect(farah).to have_css('[data-kind=stroke]', count: 1)
+    draw(farah, [0, 60], [80, 10], [40, 30])
+    expect(jonas).to have_css('[data-kind=stroke]', count: 2)
+    fits('side by side', farah, 1280)
+    keys(odalys, 'o')
+    odalys.find("[aria-label='Choose #{room_of('jonas')[:name]}']", visible: :all).click
+    odalys.click_button('Put it before the class')
+    expect(farah).to have_text(/Jonas.* the floor/, wait: 15)
+    expect(farah).to have_css('[data-kind=text]', text: 'What do you see?', count: 1)
+  end
+
+  def again(odalys, farah)
+    keys(odalys, 'o')
+    odalys.click_button('Split anew')
     odalys.click_button('Take these again')
     expect(odalys).to have_css('[aria-label="Who is where"]')
     expect(activity[:rooms].map { |one| one[:from].to_a.length }).to all(eq(1))
+    odalys.click_button('Open 2 rooms', match: :first)
+    expect(farah).to have_css("[aria-label='Room #{room_of('farah')[:name]}']", wait: 15)
+    expect(farah).to have_css('[data-kind=stroke]')
+    odalys.click_button('For all rooms: More')
+    odalys.find('li', text: 'Move people').click
+    expect(odalys).to have_css('[aria-label="Move people"]')
+    fits('moving people', odalys, 1280)
+    odalys.within('[aria-label="Move people"]') { odalys.click_button('Hana Morozov', exact: false) }
+    other = activity[:rooms].find { |room| !room[:people].include?('hana') }[:name]
+    odalys.find('li', text: "Move to #{other}").click
+    odalys.within("[aria-label='Move people'] section[aria-label='#{other}']") { expect(odalys).to have_button('Hana Morozov', exact: false) }
+  end
+
+  # At a moment at which the rooms were open for the first time, and work in them had begun.
+  def watch(session, names)
+    session.visit("#{server.address}/recordings/#{sitting}")
+    facts = VisitorClient.new(server, as: 'odalys').get("/api/recordings/#{sitting}").body
+    first = facts['rooms'].find { |room| room['name'] == names.first }
+    slider = session.find('[role=slider]', wait: 30)
+    share = (first['to'] - 500) / facts['length'].to_f
+    slider.click(x: (slider.native.rect.width * (share - 0.5)).round, y: 0)
+    expect(session).to have_button('Which room you watch: In: Main room', wait: 15)
+  end
+
+  # Staff watch any room, others those in which they sat.
+  def recorded(odalys, farah, jonas, names)
+    give('class.end', "sitting/#{sitting}")
+    watch(odalys, names)
+    rooms_of = lambda do |session|
+      session.click_button('Which room you watch: In: Main room')
+      found = session.all('[role=menuitem]').map(&:text)
+      keys(session, :escape)
+      found
+    end
+    expect(rooms_of.call(odalys)).to eq(['Main room', 'Room 1', 'Room 2'])
+    ARCHIVE.recordings.update(sitting, shared: true)
+    watch(farah, names)
+    expect(rooms_of.call(farah)).to eq(['Main room', room_of('farah')[:name]])
+    choose(farah, 'In: Main room', room_of('farah')[:name])
+    expect(farah).to have_css('[data-kind=text]', text: 'What do you see?')
+    expect(jonas).to have_text('The class has ended')
   end
 end

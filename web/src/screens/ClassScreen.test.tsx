@@ -4,8 +4,9 @@ import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Incoming, Session } from '../api/shapes';
 import { FakeSocket } from '../testing/FakeSocket';
-import { ALL_RIGHTS, FARAH } from '../testing/live';
-import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting } from '../testing/classes';
+import { allShortcuts } from '../parts/hooks/shortcuts';
+import { ALL_RIGHTS, FARAH, ODALYS } from '../testing/live';
+import { classFacts, EXCHANGE, PLACE, place, SITTING, sitting, staff } from '../testing/classes';
 import ClassScreen from './ClassScreen';
 
 let session: Session;
@@ -82,6 +83,26 @@ describe('a class by its address', () => {
     expect(screen.getByRole('button', { name: 'Raise my hand' })).toBeTruthy();
     await tell({ t: 'entry', stream: SITTING, seq: 2, at: Date.now(), by: 'odalys', kind: 'ended', body: {} });
     expect(await screen.findByText('The class has ended')).toBeTruthy();
+  });
+
+  it('has each key do one thing, for whoever teaches', async () => {
+    session = { csrf: 't', person: { id: 'odalys', name: 'Odalys Brandt', teaches: true } };
+    await opened();
+    const board = { pages: ['p1'], page_facts: [], marks: [], authors: [], undo: [], top: 0, locked: false };
+    await tell({
+      ...welcome({
+        [SITTING]: sitting({ status: 'open', boards: [{ id: 'b1', name: 'Lights' }] }),
+        [PLACE]: place({ shown: { board: 'b1', page: 'p1' } }),
+        [EXCHANGE]: { posts: [], pinned: [] },
+        'staff/s': staff(),
+        'board/b1': board,
+      }),
+      you: ODALYS,
+    } as Incoming);
+    await act(() => new Promise((wait) => setTimeout(wait, 400)));
+    const keys = allShortcuts().map(([key]) => key);
+    expect(keys).toEqual(expect.arrayContaining(['o', 'g', 'w', 'e', 't', ']']));
+    expect(keys.filter((key, i) => keys.indexOf(key) !== i)).toEqual([]);
   });
 
   it('says why it is not open, before and after a cut', async () => {

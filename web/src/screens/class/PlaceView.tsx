@@ -73,7 +73,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   };
   const copied = staff?.copies.find(({ of }) => of === place.shown?.board)?.of;
   useShortcuts({
-    ...(staff && { w: ['Walk round the rooms, or back', walk] }),
+    ...(staff && { o: ['Go round the rooms, or back', walk] }),
     ...(copied && { u: ['See everybody’s copies, or the board again', () => hang(wall ? null : copied)] }),
   });
   const look = (board: string, page: string) => {

@@ -33,10 +33,7 @@ export function Dealt({ sitting, activity, back }: Props) {
   ];
   return (
     <Box component="section" aria-label="Who is where" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <RoomsHead
-        title={`${activity.name}: not yet opened`}
-        says={`Drag a name, or choose it. ${plan.minutes ? `${plan.minutes} min.` : 'Held open.'}`}
-      >
+      <RoomsHead title={`${activity.name}: not yet opened`} says={plan.minutes ? `${plan.minutes} min` : 'held open'}>
         {back}
         {(plan.way ?? 'deal') === 'deal' && (
           <Button

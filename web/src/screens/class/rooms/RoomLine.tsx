@@ -62,17 +62,14 @@ export function RoomLine({ sitting, place, at, you }: Props) {
             </Button>
           )}
           {you.staff && (
-            <Button size="small" variant="outlined" title="Key: w" onClick={() => rooms.stepIn(MAIN, at)}>
+            <Button size="small" variant="outlined" title="Key: o" onClick={() => rooms.stepIn(MAIN, at)}>
               Step out
             </Button>
           )}
         </Box>
       </Box>
-      <Box sx={{ px: 1, fontSize: 13, color: 'text.secondary' }}>
-        {room.read && 'Whoever teaches may read along here from outside. '}
-        {kept(sitting.rehearsal)}
-      </Box>
       {room.words && <Box sx={{ px: 1, fontSize: 15, whiteSpace: 'pre-wrap' }}>{room.words}</Box>}
+      <Box sx={{ px: 1, fontSize: 13, color: 'text.secondary' }}>{kept(sitting.rehearsal, room.read)}</Box>
       <Announced place={place} />
     </Box>
   );
@@ -88,11 +85,12 @@ function leadWords(leaders: Seat[], you: You): string | null {
 
 const hereWords = (names: string[]) => `${inWords(names)} ${names.length > 1 ? 'are' : 'is'} here`;
 
-/** What becomes of what is made in a room; boards and posts of rooms are always kept. */
-const kept = (rehearsal: boolean) =>
-  rehearsal
-    ? 'What is made here goes with the rehearsal.'
-    : 'The recording shows this room’s board and what all write in it, to you who sit here and to whoever teaches.';
+/** What becomes of what is made in a room, and who reads it meanwhile. */
+const kept = (rehearsal: boolean, read: boolean) =>
+  (rehearsal
+    ? 'The board and what all write go with the rehearsal'
+    : 'Recorded: the board and what all write, for those who sit here and whoever teaches') +
+  (read ? '. Whoever teaches may read along now.' : '.');
 
 /** How much time a room has; warnings are told, the seconds are not. */
 export function RoomTime({ room }: { room: NonNullable<PlaceState['room']> }) {

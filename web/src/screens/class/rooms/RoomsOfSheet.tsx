@@ -44,7 +44,7 @@ export function RoomsOfSheet({ sitting, staff, at, onRooms }: Props) {
             Open {count(ready.rooms.length, 'room')}
           </Button>
         )}
-        <Button size="small" title="Key: w" onClick={onRooms}>
+        <Button size="small" title="Key: o" onClick={onRooms}>
           {open ? 'Walk round' : ready ? 'Look at who is where' : last ? 'Look at what they made' : 'Split into rooms'}
         </Button>
       </Box>

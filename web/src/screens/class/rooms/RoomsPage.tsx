@@ -24,7 +24,7 @@ export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
   const last = staff.activities.findLast(({ state }) => state === 'closed');
   const [anew, setAnew] = useState(false);
   const back = (
-    <Button variant="text" onClick={onLeave} title="Key: w">
+    <Button variant="text" onClick={onLeave} title="Key: o">
       Back to the board
     </Button>
   );

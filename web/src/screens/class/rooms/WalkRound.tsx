@@ -104,27 +104,33 @@ function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> 
         </Button>
       </RoomsHead>
       <Announce onSay={(words) => rooms.announce(activity.id, ids, words)}>
-        {board && (
-          <MenuWord label="Give the class board" hint={`“${board.name}” for every room`}>
-            {(close) => [
+        <MenuWord label="More" hint="For all rooms">
+          {(close) => [
+            <MenuItem key="move" onClick={() => close(() => onDo({ what: 'moving' }))}>
+              Move people
+            </MenuItem>,
+            <MenuItem key="work" onClick={() => close(() => onDo({ what: 'work' }))}>
+              Put their work before the class
+            </MenuItem>,
+            board && (
               <MenuItem
                 key="read"
                 onClick={() => close(() => ids.forEach((id) => rooms.show(id, board.id, mine.page)))}
               >
-                To read
-              </MenuItem>,
+                Show “{board.name}” in every room
+              </MenuItem>
+            ),
+            board && (
               <MenuItem
                 key="copy"
                 disabled={rooms.give.isPending}
                 onClick={() => close(() => rooms.give.mutate({ activity: activity.id, board: board.id }))}
               >
-                A copy for each room
-              </MenuItem>,
-            ]}
-          </MenuWord>
-        )}
-        <Button onClick={() => onDo({ what: 'moving' })}>Move people</Button>
-        <Button onClick={() => onDo({ what: 'work' })}>Put before the class</Button>
+                Give every room a copy of “{board.name}”
+              </MenuItem>
+            ),
+          ]}
+        </MenuWord>
         {back}
       </Announce>
       <Tiles width={open.length <= 4 ? 320 : 208}>
@@ -163,26 +169,17 @@ function Announce({ onSay, children }: { onSay: (words: string) => Promise<unkno
     void onSay(words).then(() => setWords(''));
   };
   return (
-    <Box
-      sx={{
-        display: 'flex',
-        flexWrap: { xs: 'wrap', md: 'nowrap' },
-        gap: 1,
-        px: 0.5,
-        pb: 1,
-        '& button': { flex: 'none' },
-      }}
-    >
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, px: 0.5, pb: 1, '& button': { flex: 'none' } }}>
       <TextField
-        fullWidth
         size="small"
+        sx={{ flex: '1 1 260px' }}
         label="Say to every room, until they have read it"
         value={words}
         onChange={({ target }) => setWords(target.value)}
         onKeyDown={(event) => event.key === 'Enter' && !event.nativeEvent.isComposing && say()}
         slotProps={{ htmlInput: { maxLength: 500, dir: 'auto' } }}
       />
-      <Button disabled={words.trim() === ''} onClick={say} sx={{ flex: 'none' }}>
+      <Button disabled={words.trim() === ''} onClick={say}>
         Announce
       </Button>
       {children}

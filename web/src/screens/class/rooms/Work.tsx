@@ -7,7 +7,6 @@ import type { Activity, Room } from '../../../api/shapes';
 import { useFollowed } from '../../../live/hooks';
 import type { SittingState } from '../../../live/sitting';
 import { Tiles } from '../../../parts/frame/Tiles';
-import { count } from '../../../parts/words/times';
 import { RoomsHead } from './RoomsPage';
 import { inPlace } from './rooms';
 import { usePutting, type Piece } from './usePutting';
@@ -47,7 +46,7 @@ export function Work({ sitting, activity, onShown, children }: Props) {
       aria-label="What the rooms made"
       sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
     >
-      <RoomsHead title={`${activity.name}: what they made`} says="Choose one, or several to have them side by side.">
+      <RoomsHead title={`${activity.name}: what they made`} says="Choose one, or several.">
         {children}
         <Button
           variant="contained"
@@ -55,7 +54,7 @@ export function Work({ sitting, activity, onShown, children }: Props) {
           disabled={chosen.length === 0 || putting.isPending}
           onClick={() => putting.mutate({ pieces: chosen, lend })}
         >
-          {chosen.length < 2 ? 'Put it before the class' : `Put ${count(chosen.length, 'room')} side by side`}
+          {chosen.length < 2 ? 'Put it before the class' : `Put ${chosen.length} side by side`}
         </Button>
       </RoomsHead>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, px: 0.5, pb: 0.5 }}>
