@@ -23,10 +23,14 @@ RSpec.describe 'Who hears what' do
       @rooms = {}
     end
 
-    # While rooms are open each is in theirs; what is said there stays there, and its board goes to who sat in it.
+    # While rooms are open each is in theirs; what is said there stays there, unless staff may read along, and its board goes to who sat
+    # in it.
     attr_reader :rooms
 
-    def open_rooms(rooms) = @rooms = rooms
+    def open_rooms(rooms, doors:)
+      @rooms = rooms
+      @overhear = doors ? STAFF : []
+    end
 
     def close_rooms
       @rooms.each { |room, facts| (@sat ||= {})[facts[:board]] = facts[:people] if room }
@@ -35,7 +39,7 @@ RSpec.describe 'Who hears what' do
 
     def room_of(who) = @rooms.find { |_, facts| facts[:people].include?(who) }&.first
     def in_main = self.in.reject { |who| room_of(who) }
-    def room_streams(who) = STAFF.include?(who) ? @rooms.values.map { |facts| facts[:words] } : [@rooms[room_of(who)]&.fetch(:words)].compact
+    def room_streams(who) = @overhear.to_a.include?(who) ? @rooms.values.map { |facts| facts[:words] } : [@rooms[room_of(who)]&.fetch(:words)].compact
     def room_boards(who) = [@rooms[room_of(who)]&.fetch(:board)].compact
 
     def in = STUDENTS.select { |who| @standing[who] == :in }
@@ -55,7 +59,7 @@ RSpec.describe 'Who hears what' do
       there = STAFF + self.in
       room = @rooms.values.find { |facts| [facts[:board], facts[:words]].include?(stream) }
       # Staff are told of a room's board when they step in.
-      return (stream == room[:board] ? [] : STAFF) + (room[:people] & there) if room
+      return (stream == room[:board] ? [] : @overhear) + (room[:people] & there) if room
       return @sat[stream] & there if (@sat ||= {}).key?(stream)
       return STAFF if stream.match?(%r{\Aexchange/[^.]+\.(?!main)})
       return STAFF + in_main if stream.start_with?('exchange/')
@@ -122,7 +126,7 @@ RSpec.describe 'Who hears what' do
     return if reckoning.in.length < 4
 
     visitor = (@visitor ||= VisitorClient.new(servers.first, as: 'odalys'))
-    answer = visitor.post("/api/classes/#{made[:sitting]}/rooms", { name: 'Rooms', plan: { by: 'rooms', number: 2, grace: 0 } })
+    answer = visitor.post("/api/classes/#{made[:sitting]}/rooms", { name: 'Rooms', plan: { by: 'rooms', number: 2, grace: 0, open_doors: (@doors = dice.rand(2).zero?) } })
     return if answer.body['code'] == 'too_many_activities'
 
     @activity = answer.body['activity']
@@ -132,9 +136,9 @@ RSpec.describe 'Who hears what' do
     end
     opened.each_value do |facts|
       facts[:people].each { |who| gained(who, facts[:board]) }
-      Reckoning::STAFF.each { |who| told_of(who, facts[:words]) }
+      Reckoning::STAFF.each { |who| told_of(who, facts[:words]) } if @doors
     end
-    reckoning.open_rooms(opened)
+    reckoning.open_rooms(opened, doors: @doors)
   end
 
   def bring_back(dice, reckoning, staff)
@@ -146,7 +150,8 @@ RSpec.describe 'Who hears what' do
         message['t'] == 'entry' && message['kind'] == 'room_kept' && message['body']['activity'] == @activity
       end
     end
-    reckoning.rooms.each_value { |facts| Reckoning::STAFF.each { |who| @wires[who].wait(15) { |message| message['t'] == 'lost' && message['stream'] == facts[:words] } } }
+    told = @doors ? Reckoning::STAFF : []
+    reckoning.rooms.each_value { |facts| told.each { |who| @wires[who].wait(15) { |message| message['t'] == 'lost' && message['stream'] == facts[:words] } } }
     people = reckoning.rooms.values.flat_map { |facts| facts[:people] }
     reckoning.close_rooms
     people.each { |who| @wires[who].wait(15) { |message| message['t'] == 'gained' && message['stream'] == ids[:words] && message['head'] >= 0 && back?(who) } }

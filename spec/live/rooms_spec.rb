@@ -47,7 +47,7 @@ RSpec.describe 'Breakout rooms' do
     other = activity(id)[:rooms].find { |room| room[:id] != mine[:id] }
     expect(wires['farah'].do('board.put', "board/#{other[:boards].first[:id]}", marks: [stroke('x')])).to include('code' => 'no_access')
     expect(wires['farah'].give('exchange.post', "exchange/#{sitting}.#{mine[:id]}", { id: 'p1', text: 'here' })).to include('t' => 'done')
-    wires['odalys'].wait { |message| message['kind'] == 'posted' && message['stream'] == "exchange/#{sitting}.#{mine[:id]}" }
+    wires[mate].wait { |message| message['kind'] == 'posted' && message['stream'] == "exchange/#{sitting}.#{mine[:id]}" }
     wires['odalys'].give('rooms.time', "staff/#{sitting}", { activity: id, rooms: [mine[:id], other[:id]], left: 0, grace: 0 })
     until_true('everyone is back') { %w[farah jonas nils hana].all? { |who| where(who) == 'main' } }
     expect(ARCHIVE.room_work.who_sat(ARCHIVE.sittings.fetch(sitting)).last.map(&:sort)).to match_array([mine[:people].sort, other[:people].sort])
@@ -176,6 +176,92 @@ RSpec.describe 'Breakout rooms' do
     expect([pdf.call('farah', other), pdf.call('emre', mine)]).to all(be >= 403)
     stranger = VisitorClient.new(server)
     expect(stranger.get("/api/lessons/#{made[:lesson]}/activities").status).to eq(401)
+  end
+
+  it 'have their words read by staff who are inside; from outside only where they are told that it may be so' do
+    odalys, farah = %w[odalys farah].map { |who| join(who) }
+    %w[jonas nils hana].each { |who| join(who) }
+    id = deal
+    open_rooms(id)
+    mine = room_of('farah', id)
+    words = "exchange/#{sitting}.#{mine[:id]}"
+    gains(farah, words)
+    expect(farah.give('exchange.post', words, { id: 'p1', text: 'between us' })).to include('t' => 'done')
+    odalys.say(t: 'follow', streams: [words])
+    odalys.give('rooms.step_in', "sitting/#{sitting}", { to: mine[:id], from: 'main' })
+    view = gains(odalys, words)['view']
+    expect(view['posts'].map { |post| post['text'] }).to eq(['between us'])
+    odalys.give('rooms.step_in', "sitting/#{sitting}", { to: 'main', from: mine[:id] })
+    odalys.wait { |message| message['t'] == 'lost' && message['stream'] == words }
+    farah.give('exchange.post', words, { id: 'p2', text: 'among ourselves' })
+    odalys.give('class.raise_hand', "place/#{sitting}.main", {})
+    expect(JSON.generate(odalys.heard)).not_to include('among ourselves')
+  end
+
+  it 'get a copy of a board each while they are open, which is theirs alone, and of none that is for staff' do
+    %w[odalys farah jonas nils hana].each { |who| join(who) }
+    id = deal
+    give = ->(board, **more) { staff.post("#{path}/#{id}/boards", { board: board, **more }) }
+    expect(give.call(made[:board]).code).to eq('rooms_closed')
+    open_rooms(id)
+    perform('odalys', 'board.put', "board/#{made[:board]}", sitting: sitting, marks: [text('w', 'one more task')])
+    mine, other = room_of('farah', id), activity(id)[:rooms].find { |room| !room[:people].include?('farah') }
+    expect([give.call(made[:staff_board]).code, give.call('nowhere').code, give.call(made[:board], rooms: ['nowhere']).code])
+      .to eq(%w[board_for_staff no_such_board rooms_closed])
+    expect(VisitorClient.new(server, as: 'farah').post("#{path}/#{id}/boards", { board: made[:board] }).status).to eq(403)
+    expect(give.call(made[:board]).status).to eq(200)
+    given = [mine, other].to_h { |room| [room[:id], activity(id)[:rooms].find { |one| one[:id] == room[:id] }[:boards].last[:id]] }
+    expect(given.values.map { |board| ARCHIVE.log.state("board/#{board}").first.marks.keys }).to eq([['w'], ['w']])
+    expect(given.map { |room, board| ARCHIVE.log.state("place/#{sitting}.#{room}").first.shown[:board] == board }).to all(be(true))
+    read = ->(board) { VisitorClient.new(server, as: 'farah').get("/api/boards/#{board}/p1.svg").status }
+    until_true('she is in') { where('farah') == mine[:id] }
+    expect([read.call(given[mine[:id]]), read.call(given[other[:id]])]).to match([200, be >= 403])
+  end
+
+  it 'are put side by side on a board for everyone, and stay as they were; only what was chosen is on it' do
+    %w[odalys farah jonas nils hana].each { |who| join(who) }
+    id = deal
+    open_rooms(id)
+    rooms = activity(id)[:rooms]
+    rooms.each_with_index do |room, i|
+      marks = [text("w#{i}", "words of #{i}"), text("s#{i}", "secret of #{i}", y: 500)]
+      perform(room[:people].first, 'board.put', "board/#{room[:boards].first[:id]}", sitting: sitting, marks: marks)
+    end
+    pieces = rooms.each_with_index.map { |room, i| { room: room[:id], board: room[:boards].first[:id], page: 'p1', marks: ["w#{i}"] } }
+    beside = ->(some, as: staff) { as.post("#{path}/#{id}/side-by-side", { pieces: some }) }
+    bad = [pieces.first.merge(room: rooms.last[:id]), pieces.first.merge(board: made[:staff_board]), pieces.first.merge(page: 'p9'), pieces.first.merge(room: 'r')]
+    expect(bad.map { |piece| beside.call([piece]).code }).to eq(%w[no_such_board no_such_board no_such_page no_such_room])
+    expect([beside.call([]).status, beside.call(pieces * 60).status, beside.call(pieces, as: VisitorClient.new(server, as: 'farah')).status]).to eq([422, 422, 403])
+    board = beside.call(pieces).body['board']
+    words = ARCHIVE.log.state("board/#{board}").first.words
+    expect(words).to include('words of 0', 'words of 1', *rooms.map { |room| room[:name] })
+    expect(words).not_to include('secret')
+    expect(ARCHIVE.lessons.board(board)).to include(audience: 'everyone', lesson_id: made[:lesson])
+    expect(rooms.map { |room| ARCHIVE.log.state("board/#{room[:boards].first[:id]}").first.marks.length }).to eq([2, 2])
+    farah = join('farah')
+    expect(farah.heard.to_s).to include(board).or(satisfy { gains(farah, "board/#{board}") })
+  end
+
+  it 'are shared one by one with all of the class, in the recording too, and taken back' do
+    %w[odalys farah jonas nils hana].each { |who| join(who) }
+    perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
+    id = deal
+    open_rooms(id)
+    until_true('all are in') { %w[farah jonas nils hana].all? { |who| where(who) == room_of(who, id)[:id] } }
+    other = activity(id)[:rooms].find { |room| !room[:people].include?('farah') }
+    sleep 0.2
+    perform('odalys', 'class.end', "sitting/#{sitting}")
+    ARCHIVE.recordings.update(sitting, shared: true)
+    farah = VisitorClient.new(server, as: 'farah')
+    seen = lambda do
+      [farah.get("/api/lessons/#{made[:lesson]}/activities").body['activities'].flat_map { |row| row['rooms'].map { |room| room['id'] } }.include?(other[:id]),
+       farah.get("/api/recordings/#{sitting}").body['rooms'].map { |room| room['id'] }.include?(other[:id]),
+       farah.get("/api/boards/#{other[:boards].first[:id]}/p1.svg").status == 200]
+    end
+    share = ->(on, as: staff) { as.patch("/api/lessons/#{made[:lesson]}/activities/#{id}/rooms/#{other[:id]}", { shared: on }).status }
+    expect([seen.call, share.call(true, as: farah), share.call('yes')]).to eq([[false] * 3, 403, 422])
+    expect([share.call(true), seen.call, share.call(false), seen.call]).to eq([200, [true] * 3, 200, [false] * 3])
+    expect(staff.patch("/api/lessons/#{made[:lesson]}/activities/nothing/rooms/#{other[:id]}", { shared: true }).code).to eq('no_such_activity')
   end
 
   it 'are in the recording for staff and for those who sat in them, by room, and for nobody else' do
