@@ -64,6 +64,27 @@ RSpec.describe 'Breakout rooms' do
     expect(activity(id)[:rooms].map { |room| ARCHIVE.log.state("board/#{room[:boards].first[:id]}").first.marks.length }).to eq([0, 0])
   end
 
+  it 'are dealt from the roster before the class, and opened by the cue of their step with those who came' do
+    made = fresh_lesson
+    cue = { id: 'fog', kind: 'rooms', plan: plan.merge(number: 4) }
+    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps].map { |step| step[:id] == 'one' ? step.merge(cues: [cue]) : step }
+    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    id = fresh_class(open: false, **made)[:sitting]
+    answer = staff.post("/api/classes/#{id}/rooms", { plan: plan.merge(number: 4), name: 'Fog drill', step: 'one', cue: 'fog' })
+    dealt = -> { ARCHIVE.log.state("staff/#{id}").first.activities[answer.body['activity']] }
+    expect(staff.get("/api/classes/#{id}/rooms").body['people'].length).to eq(dealt.call[:rooms].sum { |room| room[:people].length })
+    expect(staff.post("/api/classes/#{id}/rooms/#{answer.body['activity']}/open").code).to eq('doors_closed')
+    odalys = Wire.join(server, 'odalys', { sitting: id })
+    odalys.do('class.open', "sitting/#{id}")
+    people = %w[farah jonas]
+    people.each { |who| Wire.join(server, who, { sitting: id }) }
+    odalys.do('class.move', "sitting/#{id}", step: 'one')
+    odalys.do('class.cue', "staff/#{id}", cue: 'fog')
+    until_true('rooms are open') { dealt.call[:state] == 'open' }
+    theirs = ->(who) { dealt.call[:rooms].find { |room| room[:people].include?(who) }[:id] }
+    until_true('they are in theirs') { people.all? { |who| ARCHIVE.log.state("sitting/#{id}").first.seats[who].place == theirs.call(who) } }
+  end
+
   it 'take latecomers to their room, and those who did not go when they were asked' do
     %w[odalys farah jonas nils].each { |who| join(who) }
     id = deal(plan: { ask: 5 })

@@ -16,6 +16,8 @@ module Veranda
         optional(:step).maybe(Core::Types::ID)
         optional(:activity).value(Core::Types::ID)
         optional(:earlier).value(Core::Types::ID)
+        # The cue that opens them when it is fired.
+        optional(:cue).value(Core::Types::ID)
       end
 
       # Deals those who are in the main room; or those of the roster, before the class.

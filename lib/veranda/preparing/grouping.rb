@@ -41,12 +41,13 @@ module Veranda
 
         boards = boards_for(found, found[:rooms])
         rooms = found[:rooms].map { |room| { id: room[:id], boards: boards[room[:id]] } }
-        opened = perform('rooms.open', activity: activity, rooms: rooms, people: found[:rooms].flat_map { |room| room[:people] })
+        people = found[:rooms].flat_map { |room| room[:people] } | here.map { |row| row[:id] }
+        opened = perform('rooms.open', activity: activity, rooms: rooms, people: people)
         discard(rooms, found) if opened.entries.empty?
       end
 
-      # @return [Array<String>] ids of the students who would be dealt
-      def people = to_deal({})
+      # @return [Array<Hash>] `{ id:, name: }` of the students who would be dealt
+      def people = to_deal({}).map { |id| { id: id, name: names[id] } }
 
       # Deals; or opens what was dealt when the cue was fired before. Other server processes may do the same for the same firing, and come
       # to the same id.

@@ -73,7 +73,7 @@ module Veranda
       }.freeze
 
       ROOMS = {
-        RoomsOffered: object({ people: list(STRING), offers: list(list(INTEGER)), met: list(shape(:Met)),
+        RoomsOffered: object({ people: list(shape(:Author)), offers: list(list(INTEGER)), met: list(shape(:Met)),
                                earlier: list(shape(:EarlierActivity)) },
                              about: 'Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.'),
         Met: object({ one: STRING, other: STRING, times: INTEGER }),

@@ -188,6 +188,19 @@ RSpec.describe 'Breakout rooms' do
     expect([where('farah'), hall.place('r3').shown[:board]]).to eq(['r3', 'r3--b'])
   end
 
+  it 'takes those to the smallest who are here and were in no room when people were dealt, but for those whom staff took out' do
+    hall.do(oona, 'class.join')
+    deal(%w[nils ines], %w[farah])
+    hall.do(odalys, 'rooms.assign', { activity: 'fog', moves: [{ person: 'oona', room: nil }] })
+    open_rooms(people: %w[farah jonas nils ines oona odalys])
+    expect(%w[farah jonas oona odalys].map { |id| where(id) }).to eq(%w[r2 r2 main main])
+    expect(hall.staff.activities.room_for('jonas')).to eq('r2')
+    close(people: %w[farah jonas])
+    deal([], [], id: 'own', way: 'choice')
+    open_rooms(id: 'own', people: %w[farah jonas])
+    expect(where('farah')).to eq('main')
+  end
+
   it 'lets staff step in and out, which answers a call' do
     deal(%w[farah], %w[jonas])
     open_rooms

@@ -2294,7 +2294,7 @@ export interface SurveyRow {
  * Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.
  */
 export interface RoomsOffered {
-  people: string[];
+  people: Author[];
   offers: number[][];
   met: Met[];
   earlier: EarlierActivity[];

@@ -43,7 +43,7 @@ module Veranda
           return if @activity[:state] == 'open'
 
           one_at_a_time!
-          [entry('rooms_opened', { activity: @activity[:id], rooms: input[:rooms], ask_until: ask_until }), told_to_all,
+          [unexpected, entry('rooms_opened', { activity: @activity[:id], rooms: input[:rooms], ask_until: ask_until }), told_to_all,
            *rooms.flat_map { |room| furnished(@activity, room, boards_of(room), ends_at) }, *rooms.flat_map { |room| gone_to(room) }]
         end
 
@@ -71,8 +71,33 @@ module Veranda
 
         def ends_at = group_plan[:minutes] && (scene.at + (group_plan[:minutes] * 60_000))
 
+        # Who is here and was in no room when people were dealt, perhaps days ago, goes to the smallest.
+        def unexpected = (entry('assigned', { activity: @activity[:id], moves: added }) if added.any?)
+
+        def added
+          @added ||= dealt? ? to_the_smallest(input[:people].select { |id| expected_nowhere?(id) }) : []
+        end
+
+        def dealt? = group_plan.fetch(:way, 'deal') == 'deal'
+
+        def expected_nowhere?(id)
+          here?(id) && !sitting.seats[id].staff? && @activity[:out].none?(id) && rooms.none? { |room| room[:people].include?(id) }
+        end
+
+        def to_the_smallest(people)
+          counts = rooms.to_h { |room| [room[:id], room[:people].length] }
+          people.map do |person|
+            room = counts.min_by { |_, count| count }.first
+            counts[room] += 1
+            { person: person, room: room }
+          end
+        end
+
+        def here?(id) = sitting.in?(id) && sitting.seats[id].place == Sittings::Places::MAIN
+
         def gone_to(room)
-          coming = room[:people].select { |id| input[:people].include?(id) && sitting.in?(id) && sitting.seats[id].place == Sittings::Places::MAIN }
+          people = room[:people] + added.select { |move| move[:room] == room[:id] }.map { |move| move[:person] }
+          coming = people.select { |id| input[:people].include?(id) && here?(id) }
           return taken_to(room[:id], coming) unless ask_until
 
           asked = { room: room[:id], name: room[:name], activity: @activity[:id], until: ask_until }

@@ -1,16 +1,22 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useLive, useStaff } from '../../live/hooks';
 import type { ClassFacts, You } from '../../api/shapes';
 import type { SittingState } from '../../live/sitting';
-import { sittingStream } from '../../live/streams';
+import { MAIN, sittingStream } from '../../live/streams';
 import { initials, washOf } from '../../parts/words/people';
 import { Ribbon } from '../../parts/frame/Ribbon';
+import { Waiting } from '../../parts/frame/Waiting';
 import { AtTheDoors } from './AtTheDoors';
 import { Checklist } from './Checklist';
 import { DoorsCard } from './DoorsCard';
+import { activityWords } from './rooms/rooms';
 import { ToGo } from './ToGo';
+
+// Seldom looked at before the class.
+const RoomsPage = lazy(() => import('./rooms/RoomsPage').then(({ RoomsPage }) => ({ default: RoomsPage })));
 
 interface Props {
   sitting: SittingState;
@@ -23,6 +29,8 @@ export function Doors({ sitting, you, facts }: Props) {
   const live = useLive();
   const go = useNavigate();
   const staff = useStaff(sitting.id);
+  const [rooms, setRooms] = useState(false);
+  const dealt = staff?.activities.filter(({ state }) => state === 'dealt') ?? [];
   const beside = sitting.seats.filter((seat) => seat.presence === 'here' && seat.id !== you.id);
 
   return (
@@ -31,28 +39,49 @@ export function Doors({ sitting, you, facts }: Props) {
         <Box sx={{ flex: 1 }} />
         <Button onClick={() => go(`/lessons/${facts.lesson}`)}>Back to the lesson</Button>
       </Ribbon>
-      <DoorsCard>
-        <ToGo startsAt={sitting.starts_at} />
-        <Box sx={{ mt: 1.5 }}>
-          The doors are closed. People who come wait here, and nobody sees a board or the run sheet yet.
+      {rooms && staff ? (
+        <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', p: { xs: 0.5, md: 1.5 } }}>
+          <Suspense fallback={<Waiting />}>
+            <RoomsPage {...{ sitting, staff }} at={MAIN} onLeave={() => setRooms(false)} />
+          </Suspense>
         </Box>
-        <Button
-          variant="contained"
-          color="primary"
-          size="large"
-          sx={{ mt: 2.5 }}
-          onClick={() => void live.do('class.open', sittingStream(sitting.id), {})}
-        >
-          Open the doors
-        </Button>
-        {staff && (
-          <Box sx={{ mt: 3 }}>
-            <AtTheDoors sitting={sitting.id} staff={staff} open={false} />
+      ) : (
+        <DoorsCard>
+          <ToGo startsAt={sitting.starts_at} />
+          <Box sx={{ mt: 1.5 }}>
+            The doors are closed. People who come wait here, and nobody sees a board or the run sheet yet.
           </Box>
-        )}
-        {staff && <Checklist sitting={sitting} staff={staff} lesson={facts.lesson} />}
-        {beside.length > 0 && <People heading="Here to teach with you" people={beside} />}
-      </DoorsCard>
+          <Button
+            variant="contained"
+            color="primary"
+            size="large"
+            sx={{ mt: 2.5 }}
+            onClick={() => void live.do('class.open', sittingStream(sitting.id), {})}
+          >
+            Open the doors
+          </Button>
+          {staff && (
+            <Box sx={{ mt: 3 }}>
+              <AtTheDoors sitting={sitting.id} staff={staff} open={false} />
+            </Box>
+          )}
+          {staff && <Checklist sitting={sitting} staff={staff} lesson={facts.lesson} />}
+          {staff && (
+            <Box component="section" aria-label="Rooms" sx={{ mt: 3 }}>
+              <Box component="h3" sx={{ typography: 'h3', m: 0, mb: 0.5 }}>
+                Rooms
+              </Box>
+              {dealt.map((activity) => (
+                <Box key={activity.id}>{activityWords(activity)}</Box>
+              ))}
+              <Button size="small" onClick={() => setRooms(true)} sx={{ mt: 0.5 }}>
+                {dealt.length > 0 ? 'Look at who is where' : 'Split the roster into rooms'}
+              </Button>
+            </Box>
+          )}
+          {beside.length > 0 && <People heading="Here to teach with you" people={beside} />}
+        </DoorsCard>
+      )}
     </Box>
   );
 }

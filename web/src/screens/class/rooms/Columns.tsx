@@ -2,12 +2,12 @@ import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import type { SittingState } from '../../../live/sitting';
 import { RoomColumn, type Column } from './RoomColumn';
 import type { Met } from './rooms';
 
 interface Props {
-  sitting: SittingState;
+  /** Of everybody who is in one. */
+  names: Map<string, string>;
   columns: Column[];
   met: Met;
   /** Whether one may be taken away. */
@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** Who is in which room, as columns between which people are dragged, or moved by the list of each name. */
-export function Columns({ sitting, columns, met, removable, adding, more, onMove, onName, onRemove, onAdd }: Props) {
+export function Columns({ names, columns, met, removable, adding, more, onMove, onName, onRemove, onAdd }: Props) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const move = (person: string, to: string) => {
     const column = columns.find(({ id }) => id === to);
@@ -44,7 +44,7 @@ export function Columns({ sitting, columns, met, removable, adding, more, onMove
             key={column.id}
             column={column}
             others={columns.filter(({ id }) => id !== column.id)}
-            sitting={sitting}
+            names={names}
             met={met}
             onMove={move}
             onName={(name) => onName(column.id, name)}

@@ -9,7 +9,7 @@ import { RoomsHead } from './RoomsPage';
 import { BoardFor } from './BoardFor';
 import { Columns } from './Columns';
 import { Matrix } from './Matrix';
-import { metFrom } from './rooms';
+import { metFrom, namesOf } from './rooms';
 import { useOffered, useRooms } from './useRooms';
 
 interface Props {
@@ -17,15 +17,18 @@ interface Props {
   staff: StaffState;
   activity: Activity;
   back: ReactNode;
+  /** What else there is to do. */
+  more?: ReactNode;
 }
 
 /** Before rooms open: who will be where, as columns between which people are moved, with whom they have met before. */
-export function Dealt({ sitting, activity, back }: Props) {
+export function Dealt({ sitting, activity, back, more }: Props) {
   const rooms = useRooms(sitting.id);
   const offered = useOffered(sitting.id, activity.id);
   const { plan } = activity;
   const placed = new Set(activity.rooms.flatMap(({ people }) => people));
-  const without = (offered?.people ?? []).filter((id) => !placed.has(id));
+  const names = namesOf(sitting, offered?.people);
+  const without = (offered?.people ?? []).map(({ id }) => id).filter((id) => !placed.has(id));
   const met = metFrom(offered?.met ?? []);
   const columns = [
     ...activity.rooms.map((room) => ({ ...room, room: room.id as string | null })),
@@ -38,19 +41,30 @@ export function Dealt({ sitting, activity, back }: Props) {
         {(plan.way ?? 'deal') === 'deal' && (
           <Button
             disabled={rooms.deal.isPending}
-            onClick={() => rooms.deal.mutate({ plan, name: activity.name, step: activity.step, activity: activity.id })}
+            onClick={() =>
+              rooms.deal.mutate({
+                plan,
+                name: activity.name,
+                step: activity.step,
+                activity: activity.id,
+                cue: activity.cue,
+              })
+            }
           >
             Deal again
           </Button>
         )}
-        <Button
-          variant="contained"
-          color="primary"
-          disabled={rooms.open.isPending}
-          onClick={() => rooms.open.mutate(activity.id)}
-        >
-          Open {count(activity.rooms.length, 'room')}
-        </Button>
+        {sitting.status === 'open' && (
+          <Button
+            variant="contained"
+            color="primary"
+            disabled={rooms.open.isPending}
+            onClick={() => rooms.open.mutate(activity.id)}
+          >
+            Open {count(activity.rooms.length, 'room')}
+          </Button>
+        )}
+        {more}
       </RoomsHead>
       {activity.says.length > 0 && (
         <Box role="status" sx={{ mb: 1.5, mx: 0.5, p: 1.25, borderRadius: 1, bgcolor: 'veranda.ochreWash' }}>
@@ -60,7 +74,7 @@ export function Dealt({ sitting, activity, back }: Props) {
         </Box>
       )}
       <Columns
-        {...{ sitting, columns, met }}
+        {...{ names, columns, met }}
         removable={activity.rooms.length > 1}
         adding={rooms.add.isPending}
         more={({ id }) => (
@@ -75,7 +89,7 @@ export function Dealt({ sitting, activity, back }: Props) {
         onRemove={({ id, people }) => rooms.remove(activity.id, id, people)}
         onAdd={() => rooms.add.mutate({ activity: activity.id, name: `Room ${activity.rooms.length + 1}` })}
       />
-      <Matrix rooms={activity.rooms} met={met} names={new Map(sitting.seats.map(({ id, name }) => [id, name]))} />
+      <Matrix rooms={activity.rooms} met={met} names={names} />
     </Box>
   );
 }

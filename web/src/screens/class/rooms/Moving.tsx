@@ -6,7 +6,7 @@ import { MAIN } from '../../../live/streams';
 import { isStaff } from '../../../parts/words/people';
 import { Columns } from './Columns';
 import { RoomsHead } from './RoomsPage';
-import { inPlace, metFrom } from './rooms';
+import { inPlace, metFrom, namesOf } from './rooms';
 import { useOffered, useRooms } from './useRooms';
 
 interface Props {
@@ -42,7 +42,8 @@ export function Moving({ sitting, activity, back }: Props) {
         {back}
       </RoomsHead>
       <Columns
-        {...{ sitting, columns }}
+        {...{ columns }}
+        names={namesOf(sitting)}
         met={metFrom(offered?.met ?? [])}
         removable={open.length > 1}
         adding={rooms.add.isPending}

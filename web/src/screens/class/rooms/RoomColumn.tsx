@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState, type ReactNode } from 'react';
-import type { SittingState } from '../../../live/sitting';
 import { inWords } from '../../../parts/exchange/audience';
 import { firstName, washOf } from '../../../parts/words/people';
 import { Words } from '../../../parts/words/Words';
@@ -22,7 +21,7 @@ export interface Column {
 interface Props {
   column: Column;
   others: Column[];
-  sitting: SittingState;
+  names: Map<string, string>;
   met: Met;
   onMove: (person: string, to: string) => void;
   onName: (name: string) => void;
@@ -33,9 +32,8 @@ interface Props {
 }
 
 /** One room: its name, and those who are in it or will be. */
-export function RoomColumn({ column, others, sitting, met, onMove, onName, onRemove, children }: Props) {
+export function RoomColumn({ column, others, names, met, onMove, onName, onRemove, children }: Props) {
   const { setNodeRef, isOver } = useDroppable({ id: column.id });
-  const names = new Map(sitting.seats.map(({ id, name }) => [id, name]));
   return (
     <Box
       ref={setNodeRef}

@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import { useServerNow, useStreams } from '../../../live/hooks';
 import { openActivity } from '../../../live/activities';
 import type { PlaceState } from '../../../live/place';
-import type { SittingState } from '../../../live/sitting';
+import { currentStep, type SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { placeStream } from '../../../live/streams';
 import { count } from '../../../parts/words/times';
-import { activityWords } from './rooms';
+import { activityWords, readyFor } from './rooms';
 import { useRooms } from './useRooms';
 
 interface Props {
@@ -23,7 +23,7 @@ interface Props {
 export function RoomsOfSheet({ sitting, staff, at, onRooms }: Props) {
   const rooms = useRooms(sitting.id);
   const open = openActivity(staff.activities);
-  const ready = staff.activities.findLast(({ state }) => state === 'dealt');
+  const ready = readyFor(staff.activities, currentStep(sitting)?.id);
   const activity = open ?? ready;
   const last = staff.activities.findLast(({ state }) => state === 'closed');
   return (

@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import { openActivity } from '../../../live/activities';
-import type { SittingState } from '../../../live/sitting';
+import { currentStep, type SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { Dealt } from './Dealt';
+import { readyFor } from './rooms';
 import { Split } from './Split';
 import { WalkRound } from './WalkRound';
 import { Work } from './Work';
@@ -20,16 +21,20 @@ interface Props {
 /** For staff, in place of the board: how people will be split, who is where, and every room alive once they are open. */
 export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
   const open = openActivity(staff.activities);
-  const ready = staff.activities.findLast(({ state }) => state === 'dealt');
+  const ready = readyFor(staff.activities, currentStep(sitting)?.id);
   const last = staff.activities.findLast(({ state }) => state === 'closed');
   const [anew, setAnew] = useState(false);
+  const before = sitting.status === 'planned';
   const back = (
     <Button variant="text" onClick={onLeave} title="Key: o">
-      Back to the board
+      {before ? 'Back to the doors' : 'Back to the board'}
     </Button>
   );
   if (open) return <WalkRound {...{ sitting, activity: open, at, back, onLeave }} />;
-  if (ready) return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back }} />;
+  if (ready && !anew) {
+    const more = before && <Button onClick={() => setAnew(true)}>Split for another step</Button>;
+    return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back, more }} />;
+  }
   if (last && !anew)
     return (
       <Work key={last.id} {...{ sitting, activity: last }} onShown={onLeave}>
@@ -37,17 +42,13 @@ export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
         <Button onClick={() => setAnew(true)}>Split anew</Button>
       </Work>
     );
-  const made = last && <Button onClick={() => setAnew(false)}>What the rooms made</Button>;
   return (
-    <Split
-      {...{ sitting, staff }}
-      back={
-        <>
-          {back}
-          {made}
-        </>
-      }
-    />
+    <Split {...{ sitting, staff }} onDealt={() => setAnew(false)}>
+      {back}
+      {(ready ?? last) && (
+        <Button onClick={() => setAnew(false)}>{ready ? 'Look at who is where' : 'What the rooms made'}</Button>
+      )}
+    </Split>
   );
 }
 

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
 import type { EarlierActivity, GroupPlan } from '../../../api/shapes';
 import { currentStep, type SittingState } from '../../../live/sitting';
@@ -8,38 +10,52 @@ import { PlanFields } from '../../../parts/rooms/PlanFields';
 import { day } from '../../../parts/words/times';
 import { RoomsHead } from './RoomsPage';
 import { sizesInWords } from './rooms';
-import { useOffered, useRooms } from './useRooms';
+import { useOffered, useRooms, type Deal } from './useRooms';
 import { Wishes } from './Wishes';
 
 interface Props {
   sitting: SittingState;
   staff: StaffState;
-  back: ReactNode;
+  onDealt: () => void;
+  /** Where else one can go. */
+  children: ReactNode;
 }
 
 const PLAN: GroupPlan = { by: 'size', number: 4, way: 'deal', minutes: 15 };
 
+const stepsWithRooms = ({ steps }: StaffState) => steps.filter((step) => cueOf(step));
+const cueOf = (step: StaffState['steps'][number] | undefined) => step?.cues?.find(({ kind }) => kind === 'rooms');
+
 /** How people will be split: every arrangement of those who are here, how rooms are filled, what is wished, or an earlier activity again. */
-export function Split({ sitting, staff, back }: Props) {
-  const step = currentStep(sitting);
+export function Split({ sitting, staff, onDealt, children }: Props) {
+  const [chosen, setChosen] = useState(() => currentStep(sitting)?.id ?? stepsWithRooms(staff)[0]?.id ?? null);
+  const step = staff.steps.find(({ id }) => id === chosen);
   // What was prepared on the step, to begin with.
-  const prepared = staff.steps.find(({ id }) => id === step?.id)?.cues?.find(({ kind }) => kind === 'rooms')?.plan;
-  const [plan, setPlan] = useState<GroupPlan>(prepared ?? PLAN);
+  const [plan, setPlan] = useState<GroupPlan>(cueOf(step)?.plan ?? PLAN);
+  const before = sitting.status === 'planned';
+  const forStep = (id: string) => {
+    setChosen(id);
+    setPlan(cueOf(staff.steps.find((one) => one.id === id))?.plan ?? PLAN);
+  };
   const here = sitting.seats.filter(({ presence, place }) => presence !== 'left' && place === 'main').length;
   const offered = useOffered(sitting.id, String(here));
   const rooms = useRooms(sitting.id);
   const change = (changes: Partial<GroupPlan>) => setPlan({ ...plan, ...changes });
   const name = step?.title ?? 'Rooms';
+  const deal = (wish: Deal) => rooms.deal.mutate({ ...wish, step: step?.id ?? null }, { onSuccess: onDealt });
   const people = offered?.people.length ?? 0;
   return (
     <Box component="section" aria-label="Split into rooms" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <RoomsHead title={`Rooms: ${name}`} says={offered && `${people} people are here to be split`}>
-        {back}
+      <RoomsHead
+        title={`Rooms: ${name}`}
+        says={offered && (before ? `${people} people on the roster` : `${people} people are here to be split`)}
+      >
+        {children}
         <Button
           variant="contained"
           color="primary"
           disabled={people < 2 || rooms.deal.isPending}
-          onClick={() => rooms.deal.mutate({ plan, name, step: step?.id ?? null })}
+          onClick={() => deal({ plan, name, cue: cueOf(step)?.id })}
         >
           {(plan.way ?? 'deal') === 'deal' ? 'Deal the rooms' : 'Make the rooms'}
         </Button>
@@ -48,6 +64,23 @@ export function Split({ sitting, staff, back }: Props) {
         sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', lg: 'minmax(300px, 380px) 1fr' }, px: 0.5 }}
       >
         <Panel label="Group plan">
+          {before && (
+            <TextField
+              select
+              fullWidth
+              size="small"
+              label="For the step"
+              value={chosen ?? ''}
+              onChange={({ target }) => forStep(target.value)}
+              sx={{ mb: 1.5 }}
+            >
+              {staff.steps.map(({ id, title }) => (
+                <MenuItem key={id} value={id}>
+                  {title}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
           <Box sx={{ mb: 1.5 }}>
             <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>{people} people make</Box>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, maxHeight: 148, overflowY: 'auto' }}>
@@ -69,16 +102,18 @@ export function Split({ sitting, staff, back }: Props) {
         </Panel>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
           <Panel label="Wishes">
-            <Wishes people={sitting.seats} wishes={plan.wishes ?? []} onWishes={(wishes) => change({ wishes })} />
+            <Wishes
+              people={offered?.people ?? []}
+              wishes={plan.wishes ?? []}
+              onWishes={(wishes) => change({ wishes })}
+            />
           </Panel>
           {offered && offered.earlier.length > 0 && (
             <Panel label="Again, with the same people and their work">
               <Earlier
                 rows={offered.earlier}
                 busy={rooms.deal.isPending}
-                onTake={(earlier) =>
-                  rooms.deal.mutate({ plan, name: earlier.name, earlier: earlier.activity, step: step?.id ?? null })
-                }
+                onTake={(earlier) => deal({ plan, name: earlier.name, earlier: earlier.activity })}
               />
             </Panel>
           )}

@@ -3,14 +3,15 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { GroupPlan, Seat } from '../../../api/shapes';
+import type { Author, GroupPlan } from '../../../api/shapes';
 import { inWords } from '../../../parts/exchange/audience';
-import { firstName, isStaff } from '../../../parts/words/people';
+import { firstName } from '../../../parts/words/people';
 
 type Wish = NonNullable<GroupPlan['wishes']>[number];
 
 interface Props {
-  people: Seat[];
+  /** Those who would be dealt. */
+  people: Author[];
   wishes: Wish[];
   onWishes: (wishes: Wish[]) => void;
 }
@@ -31,7 +32,6 @@ const aboutPeople = (kind: Wish['kind']) => kind !== 'mix' && kind !== 'level';
 
 /** What is wished of a deal: the list of it, and the way to add to it. */
 export function Wishes({ people, wishes, onWishes }: Props) {
-  const students = people.filter((seat) => !isStaff(seat) && seat.presence !== 'left');
   const names = new Map(people.map(({ id, name }) => [id, name]));
   const [kind, setKind] = useState<Wish['kind']>('together');
   const [chosen, setChosen] = useState<string[]>([]);
@@ -88,7 +88,7 @@ export function Wishes({ people, wishes, onWishes }: Props) {
             slotProps={{ select: { multiple: true } }}
             sx={{ flex: '2 1 220px' }}
           >
-            {students.map(({ id, name }) => (
+            {people.map(({ id, name }) => (
               <MenuItem key={id} value={id}>
                 {name}
               </MenuItem>

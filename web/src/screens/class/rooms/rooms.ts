@@ -1,4 +1,4 @@
-import type { Activity, Room, Seat } from '../../../api/shapes';
+import type { Activity, Author, Room, Seat } from '../../../api/shapes';
 import { present, type SittingState } from '../../../live/sitting';
 import { count } from '../../../parts/words/times';
 
@@ -27,6 +27,16 @@ export const metFrom = (rows: { one: string; other: string; times: number }[]): 
 /** @returns those of a room whom somebody has sat with before */
 export const metIn = (met: Met, person: string, room: Room): string[] =>
   room.people.filter((other) => other !== person && met.has(pairOf(person, other)));
+
+/** @returns what was dealt and waits to be opened: for the step that the class is at, else the last */
+export const readyFor = (activities: Activity[], step: string | undefined): Activity | undefined => {
+  const ready = activities.filter(({ state }) => state === 'dealt');
+  return ready.findLast((activity) => activity.step !== null && activity.step === step) ?? ready.at(-1);
+};
+
+/** @returns names of those who are in a class, and of those who are expected */
+export const namesOf = ({ seats }: SittingState, expected: Author[] = []): Map<string, string> =>
+  new Map([...expected, ...seats].map(({ id, name }) => [id, name]));
 
 /** How an activity stands, in a few words. */
 export const activityWords = ({ name, rooms, state }: Activity): string =>

@@ -29,11 +29,14 @@ export function usePulse(sitting: string, activity: string): RoomPulse[] {
 
 const NONE: RoomPulse[] = [];
 
-interface Deal {
+/** How people are to be dealt. */
+export interface Deal {
   plan: GroupPlan;
   name: string;
   step?: string | null;
   activity?: string;
+  /** Fired in class, it opens what was dealt for it before. */
+  cue?: string;
   earlier?: string;
 }
 
