@@ -23,15 +23,9 @@ module Veranda
         end
 
         # @param count [Integer] people
-        # @param size [Integer] wished for each room; when it does not come out, some have one fewer; where that is not enough, or would
-        #   leave somebody alone, as many rooms as are nearest to it
+        # @param size [Integer] wished for each room; when it does not come out, as many rooms as are nearest to it
         # @return [Array<Integer>]
-        def of_size(count, size)
-          rooms = (count / size.to_f).ceil
-          return in_rooms(count, rooms) if rooms.positive? && count / rooms >= [size - 1, 2].max
-
-          in_rooms(count, (count / size.to_f).round)
-        end
+        def of_size(count, size) = in_rooms(count, (count / size.to_f).round)
 
         # @param count [Integer] people
         # @return [Array<Array<Integer>>] every arrangement in two rooms or more, fewest rooms first
