@@ -89,8 +89,9 @@ RSpec.describe 'How pages lie', type: :journey do
     end
     odalys.click_button('Split into rooms')
     expect(odalys).to have_text('people are here to be split')
+    odalys.find('summary', text: 'More about the rooms').click
     found = sizes.flat_map { |size| looked(odalys, *size, check) }
-    plan = { by: 'rooms', number: 6, minutes: 10, words: 'Say what you see, and why. ' * 4, names: ['Corran Narrows, north of the bar', 'Pell'] }
+    plan = { by: 'rooms', number: 6, minutes: 10, grace: 0, open_doors: true, free: true, words: 'Say what you see, and why. ' * 4, names: ['Corran Narrows, north of the bar', 'Pell'] }
     visitor = VisitorClient.new(server, as: 'odalys')
     activity = visitor.post("/api/classes/#{made[:sitting]}/rooms", { plan: plan, name: 'A fog drill with a long name' }).body['activity']
     expect(odalys).to have_css('[aria-label="Who is where"]')
@@ -102,7 +103,23 @@ RSpec.describe 'How pages lie', type: :journey do
     perform('farah', 'room.call', "place/#{made[:sitting]}.#{room}", on: true)
     perform('odalys', 'rooms.announce', "staff/#{made[:sitting]}", activity: activity, rooms: [room], id: 'a', words: 'Five minutes more, and then one of you reports. ' * 3)
     found += [odalys, farah].flat_map { |session| sizes.flat_map { |size| looked(session, *size, check) } }
+    found += seen_and_taken_back(odalys, made[:sitting], activity, sizes, check)
     expect(found.join("\n")).to eq('')
+  end
+
+  # A room read from outside, people to be moved, and what all made.
+  def seen_and_taken_back(odalys, sitting, activity, sizes, check)
+    odalys.click_button('Read: Pell')
+    found = sizes.flat_map { |size| looked(odalys, *size, check) }
+    odalys.click_button('All rooms')
+    odalys.click_button('For all rooms: More')
+    odalys.find('li', text: 'Move people').click
+    found += sizes.flat_map { |size| looked(odalys, *size, check) }
+    rooms = ARCHIVE.log.state("staff/#{sitting}").first.activities[activity][:rooms].map { |room| room[:id] }
+    perform('odalys', 'rooms.time', "staff/#{sitting}", activity: activity, rooms: rooms, left: 0, grace: 0)
+    expect(odalys).to have_css('[aria-label="What the rooms made"]', wait: 15)
+    odalys.click_button('Choose all')
+    found + sizes.flat_map { |size| looked(odalys, *size, check) }
   end
 
   it 'would be noticed' do

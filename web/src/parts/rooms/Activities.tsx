@@ -6,6 +6,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, patch } from '../../api/http';
 import type { PastActivity } from '../../api/shapes';
 import { useSaving } from '../hooks/useSaving';
+import { inWords } from '../exchange/audience';
 import { firstName } from '../words/people';
 import { day } from '../words/times';
 
@@ -42,9 +43,21 @@ export function Activities({ lesson, staff }: Props) {
             {at !== null && <Box component="span" sx={{ color: 'text.secondary' }}>{`, ${day(at, 'short')}`}</Box>}
           </Box>
           {rooms.map((room) => (
-            <Box key={room.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: { xs: 44, md: 32 } }}>
-              <Box sx={{ flex: 1, minWidth: 0, fontSize: 14 }}>
-                {room.name}: {room.people.map((person) => firstName(person.name)).join(', ')}
+            <Box
+              key={room.id}
+              sx={{
+                display: 'flex',
+                flexWrap: 'wrap',
+                alignItems: 'center',
+                columnGap: 1,
+                minHeight: { xs: 44, md: 32 },
+                py: 0.5,
+                borderTop: 1,
+                borderColor: 'divider',
+              }}
+            >
+              <Box sx={{ flex: '1 1 168px', minWidth: 0, fontSize: 14 }}>
+                <strong>{room.name}</strong> {inWords(room.people.map((person) => firstName(person.name)))}
               </Box>
               {staff ? (
                 <FormControlLabel

@@ -54,6 +54,7 @@ export function Dealt({ sitting, activity, back, more }: Props) {
             Deal again
           </Button>
         )}
+        {more}
         {sitting.status === 'open' && (
           <Button
             variant="contained"
@@ -64,7 +65,6 @@ export function Dealt({ sitting, activity, back, more }: Props) {
             Open {count(activity.rooms.length, 'room')}
           </Button>
         )}
-        {more}
       </RoomsHead>
       {activity.says.length > 0 && (
         <Box role="status" sx={{ mb: 1.5, mx: 0.5, p: 1.25, borderRadius: 1, bgcolor: 'veranda.ochreWash' }}>

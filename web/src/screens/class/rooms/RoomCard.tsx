@@ -95,7 +95,7 @@ export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, 
         ))}
         <Box sx={{ flex: 1 }} />
         {pulse && <Bars parts={pulse.parts} />}
-        <Box sx={{ display: 'flex', gap: 0.5, '& button': { minHeight: { xs: 44, md: 32 } } }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, '& button': { minHeight: { xs: 44, md: 32 } } }}>
           <Button size="small" variant="outlined" onClick={onStepIn} aria-label={`Step in: ${room.name}`}>
             Step in
           </Button>

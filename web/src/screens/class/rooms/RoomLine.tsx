@@ -49,7 +49,7 @@ export function RoomLine({ sitting, place, at, you }: Props) {
           {leads && ` · ${leads}`}
         </Box>
         <RoomTime room={room} />
-        <Box sx={{ display: 'flex', gap: 0.5, '& button': { minHeight: { xs: 44, md: 32 } } }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, '& button': { minHeight: { xs: 44, md: 32 } } }}>
           {room.free && !you.staff && <OtherRoom {...{ sitting, at }} onGo={(to) => rooms.go(to, at)} />}
           {!you.staff && (
             <Button
@@ -58,7 +58,7 @@ export function RoomLine({ sitting, place, at, you }: Props) {
               aria-pressed={!!place.call}
               onClick={() => rooms.call(at, !place.call)}
             >
-              {place.call ? 'You call the instructor: take it back' : 'Call the instructor'}
+              {place.call ? 'You call: take it back' : 'Call the instructor'}
             </Button>
           )}
           {you.staff && (
@@ -68,9 +68,13 @@ export function RoomLine({ sitting, place, at, you }: Props) {
           )}
         </Box>
       </Box>
-      {room.words && <Box sx={{ px: 1, fontSize: 15, whiteSpace: 'pre-wrap' }}>{room.words}</Box>}
-      <Box sx={{ px: 1, fontSize: 13, color: 'text.secondary' }}>{kept(sitting.rehearsal, room.read)}</Box>
-      <Announced place={place} />
+      <Box tabIndex={0} sx={{ px: 1, maxHeight: { xs: 64, md: 140 }, overflowY: 'auto' }}>
+        {room.words && <Box sx={{ fontSize: 15, whiteSpace: 'pre-wrap' }}>{room.words}</Box>}
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{kept(sitting.rehearsal, room.read)}</Box>
+      </Box>
+      <Box sx={{ maxHeight: { xs: 88, md: 'none' }, overflowY: 'auto' }}>
+        <Announced place={place} />
+      </Box>
     </Box>
   );
 }

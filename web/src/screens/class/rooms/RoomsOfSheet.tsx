@@ -7,7 +7,7 @@ import { currentStep, type SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { placeStream } from '../../../live/streams';
 import { count } from '../../../parts/words/times';
-import { activityWords, readyFor } from './rooms';
+import { activityWords, standingOf } from './rooms';
 import { useRooms } from './useRooms';
 
 interface Props {
@@ -22,15 +22,13 @@ interface Props {
 /** For staff, on the sheet: how the rooms stand, who calls, and what comes next with them. */
 export function RoomsOfSheet({ sitting, staff, at, onRooms }: Props) {
   const rooms = useRooms(sitting.id);
-  const open = openActivity(staff.activities);
-  const ready = readyFor(staff.activities, currentStep(sitting)?.id);
+  const { open, ready, made } = standingOf(staff.activities, currentStep(sitting)?.id);
   const activity = open ?? ready;
-  const last = staff.activities.findLast(({ state }) => state === 'closed');
   return (
     <Box component="section" aria-label="Rooms">
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Rooms</Box>
       {activity && <Box role="status">{activityWords(activity)}</Box>}
-      {!activity && last && <Box>{last.name}: everyone is back.</Box>}
+      {!activity && made && <Box>{made.name}: everyone is back.</Box>}
       {open && <Calls {...{ sitting, staff, at }} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.5 }}>
         {!open && ready && (
@@ -45,7 +43,7 @@ export function RoomsOfSheet({ sitting, staff, at, onRooms }: Props) {
           </Button>
         )}
         <Button size="small" title="Key: o" onClick={onRooms}>
-          {open ? 'Walk round' : ready ? 'Look at who is where' : last ? 'Look at what they made' : 'Split into rooms'}
+          {open ? 'Walk round' : ready ? 'Look at who is where' : made ? 'Look at what they made' : 'Split into rooms'}
         </Button>
       </Box>
     </Box>

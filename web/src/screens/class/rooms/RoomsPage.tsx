@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
-import { openActivity } from '../../../live/activities';
 import { currentStep, type SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { Dealt } from './Dealt';
-import { readyFor } from './rooms';
+import { standingOf } from './rooms';
 import { Split } from './Split';
 import { WalkRound } from './WalkRound';
 import { Work } from './Work';
@@ -20,24 +19,24 @@ interface Props {
 
 /** For staff, in place of the board: how people will be split, who is where, and every room alive once they are open. */
 export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
-  const open = openActivity(staff.activities);
-  const ready = readyFor(staff.activities, currentStep(sitting)?.id);
-  const last = staff.activities.findLast(({ state }) => state === 'closed');
+  const { open, ready, made } = standingOf(staff.activities, currentStep(sitting)?.id);
   const [anew, setAnew] = useState(false);
   const before = sitting.status === 'planned';
   const back = (
-    <Button variant="text" onClick={onLeave} title="Key: o">
-      {before ? 'Back to the doors' : 'Back to the board'}
+    <Button variant="text" onClick={onLeave} title={before ? 'To the doors' : 'To the board. Key: o'}>
+      Back
     </Button>
   );
   if (open) return <WalkRound {...{ sitting, activity: open, at, back, onLeave }} />;
   if (ready && !anew) {
-    const more = before && <Button onClick={() => setAnew(true)}>Split for another step</Button>;
+    const more = (
+      <Button onClick={() => setAnew(true)}>{before ? 'Split for another step' : 'Split otherwise'}</Button>
+    );
     return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back, more }} />;
   }
-  if (last && !anew)
+  if (made && !anew)
     return (
-      <Work key={last.id} {...{ sitting, activity: last }} onShown={onLeave}>
+      <Work key={made.id} {...{ sitting, activity: made }} onShown={onLeave}>
         {back}
         <Button onClick={() => setAnew(true)}>Split anew</Button>
       </Work>
@@ -45,7 +44,7 @@ export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
   return (
     <Split {...{ sitting, staff }} onDealt={() => setAnew(false)}>
       {back}
-      {(ready ?? last) && (
+      {(ready ?? made) && (
         <Button onClick={() => setAnew(false)}>{ready ? 'Look at who is where' : 'What the rooms made'}</Button>
       )}
     </Split>

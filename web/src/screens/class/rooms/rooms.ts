@@ -1,4 +1,5 @@
 import type { Activity, Author, Room, Seat } from '../../../api/shapes';
+import { openActivity } from '../../../live/activities';
 import { present, type SittingState } from '../../../live/sitting';
 import { count } from '../../../parts/words/times';
 
@@ -28,11 +29,25 @@ export const metFrom = (rows: { one: string; other: string; times: number }[]): 
 export const metIn = (met: Met, person: string, room: Room): string[] =>
   room.people.filter((other) => other !== person && met.has(pairOf(person, other)));
 
-/** @returns what was dealt and waits to be opened: for the step that the class is at, else the last */
-export const readyFor = (activities: Activity[], step: string | undefined): Activity | undefined => {
-  const ready = activities.filter(({ state }) => state === 'dealt');
-  return ready.findLast((activity) => activity.step !== null && activity.step === step) ?? ready.at(-1);
-};
+/** How it stands with the rooms of a class. */
+export interface Standing {
+  open: Activity | undefined;
+  /** Dealt, and next to be opened. */
+  ready: Activity | undefined;
+  /** The last whose rooms are closed. */
+  made: Activity | undefined;
+}
+
+/**
+ * @param step id of the one that the class is at
+ * @returns what of the rooms matters now: what was dealt for another step waits until that comes, once there is something to look at
+ */
+export function standingOf(activities: Activity[], step: string | undefined): Standing {
+  const made = activities.findLast(({ state }) => state === 'closed');
+  const dealt = activities.filter(({ state }) => state === 'dealt');
+  const ready = dealt.findLast((activity) => activity.step === (step ?? null)) ?? (made ? undefined : dealt.at(-1));
+  return { open: openActivity(activities), ready, made };
+}
 
 /** @returns names of those who are in a class, and of those who are expected */
 export const namesOf = ({ seats }: SittingState, expected: Author[] = []): Map<string, string> =>
