@@ -91,7 +91,8 @@ RSpec.describe 'How pages lie', type: :journey do
     expect(odalys).to have_text('people are here to be split')
     odalys.find('summary', text: 'More about the rooms').click
     found = sizes.flat_map { |size| looked(odalys, *size, check) }
-    plan = { by: 'rooms', number: 6, minutes: 10, grace: 0, open_doors: true, free: true, words: 'Say what you see, and why. ' * 4, names: ['Corran Narrows, north of the bar', 'Pell'] }
+    plan = { by: 'rooms', number: 6, minutes: 10, grace: 0, open_doors: true, free: true, words: 'Say what you see, and why. ' * 4,
+             names: ['Corran Narrows, north of the bar', 'Pell'] }
     visitor = VisitorClient.new(server, as: 'odalys')
     activity = visitor.post("/api/classes/#{made[:sitting]}/rooms", { plan: plan, name: 'A fog drill with a long name' }).body['activity']
     expect(odalys).to have_css('[aria-label="Who is where"]')

@@ -116,7 +116,9 @@ module Veranda
       def add_room(sitting:, activity:, name:) = Preparing::Grouping.new(@archive, sitting).add(activity, name)
 
       # Every room gets a copy.
-      def give_boards(sitting:, activity:, board:, rooms: nil) = Preparing::Grouping.new(@archive, sitting).give(activity, board, rooms) && nil
+      def give_boards(sitting:, activity:, board:, rooms: nil)
+        Preparing::Grouping.new(@archive, sitting).give(activity, board, rooms) && nil
+      end
 
       # What a cue for rooms does: it deals, and the next time opens what was dealt; while they are open, nothing.
       # @param cued [Integer] which firing of the cue it is

@@ -61,7 +61,9 @@ module Veranda
       PIECES = Core::Contract.define do
         required(:pieces).value(:array, min_size?: 1, max_size?: Core::Groups::Sizes::MOST_ROOMS).each do
           hash do
-            %i[room board page].each { |field| required(field).value(Core::Types::ID) }
+            required(:room).value(Core::Types::ID)
+            required(:board).value(Core::Types::ID)
+            required(:page).value(Core::Types::ID)
             optional(:marks).value(:array, min_size?: 1, max_size?: 200).each(Core::Types::ID)
           end
         end

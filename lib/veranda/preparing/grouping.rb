@@ -84,13 +84,15 @@ module Veranda
       # @param rooms [Array<String>, nil] ids; all that are open, without it
       # @raise [Core::Refusal] `rooms_closed`, `board_for_staff`, `no_such_board`
       def give(activity, board, rooms = nil)
-        open = staff.activities[activity]&.fetch(:rooms, nil).to_a.select { |room| room[:open] && (rooms.nil? || rooms.include?(room[:id])) }
+        open = (staff.activities[activity] || {}).fetch(:rooms, []).select { |room| room[:open] }
+        open = open.select { |room| rooms.include?(room[:id]) } if rooms
         raise Core::Refusal.new(:rooms_closed, 'These rooms are closed.') if open.empty?
 
         row = @archive.lessons.board(board)
         unless row[:lesson_id] == @row[:lesson_id] && Core::Lessons::Audience.everyone?(row)
           raise Core::Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
         end
+
         made = @archive.room_work.make_boards(@row, open.map { |room| { **room.slice(:id, :name), from: [row] } })
         given(activity, made.map { |room, boards| { id: room, board: boards.first } })
       end

@@ -24,7 +24,8 @@ module Veranda
       private
 
       def readable(rows, reader, id)
-        rows = rows.map { |row| row.merge(rooms: row[:rooms].select { |room| (room[:shared] || room[:people].include?(id)) && open?(room, reader) }) }
+        seen = ->(room) { (room[:shared] || room[:people].include?(id)) && open?(room, reader) }
+        rows = rows.map { |row| row.merge(rooms: row[:rooms].select(&seen)) }
         rows.reject { |row| row[:rooms].empty? }
       end
 

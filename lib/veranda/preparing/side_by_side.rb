@@ -22,7 +22,8 @@ module Veranda
         found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more.')
         pieces = pieces.map { |piece| read(found, piece) }
         laid = Core::Boards::SideBySide.new(pieces, by: Deciding::Perform::HOUSE.id, at: @now).call
-        id = @archive.lessons.add_board(@sitting[:lesson_id], name: named(found, pieces), rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
+        id = @archive.lessons.add_board(@sitting[:lesson_id], name: named(found, pieces),
+                                                              rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
         @archive.lessons.fill(id, laid, @now)
         Classes.new(@archive).boards_changed_in(@sitting)
         id
@@ -38,7 +39,9 @@ module Veranda
       def read(activity, piece)
         room = activity[:rooms].find { |one| one[:id] == piece[:room] } or
           raise Core::Refusal.new(:no_such_room, 'That room is not there any more.')
-        raise Core::Refusal.new(:no_such_board, "That board is not of “#{room[:name]}”.") if room[:boards].none? { |board| board[:id] == piece[:board] }
+        if room[:boards].none? { |board| board[:id] == piece[:board] }
+          raise Core::Refusal.new(:no_such_board, "That board is not of “#{room[:name]}”.")
+        end
 
         board = @archive.log.state(Core::Streams::StreamName.board(piece[:board])).first
         raise Core::Refusal.new(:no_such_page, 'That page is not there any more.') unless board.pages.include?(piece[:page])

@@ -77,7 +77,10 @@ module Veranda
       # Makes digests again of boards that have grown since, the newest first; it folds them, which takes a while.
       # @param courses [Array<String>] ids
       # @return [Integer] how many
-      def refresh(courses) = stale(courses).order(Sequel.desc(Sequel[:boards][:made_at])).limit(FRESH).select_map(Sequel[:boards][:id]).each { |id| digest(id) }.length
+      def refresh(courses)
+        newest = stale(courses).order(Sequel.desc(Sequel[:boards][:made_at])).limit(FRESH)
+        newest.select_map(Sequel[:boards][:id]).each { |id| digest(id) }.length
+      end
 
       private
 

@@ -93,9 +93,11 @@ module Veranda
         at = opened(sitting_id)
         staff(sitting_id).activities.to_a.select { |activity| activity[:state] == 'closed' }.map do |activity|
           { activity: activity[:id], sitting: sitting_id, name: activity[:name], at: at[activity[:id]],
-            rooms: activity[:rooms].map { |room| { **room.slice(:id, :name, :boards), people: room[:sat], shared: room[:shared] || false } } }
+            rooms: activity[:rooms].map { |room| made(room) } }
         end
       end
+
+      def made(room) = { **room.slice(:id, :name, :boards), people: room[:sat], shared: room[:shared] || false }
 
       def streams(sitting_id, room)
         [names.exchange(sitting_id, room[:id]), *room[:boards].map { |board| names.board(board[:id]) }]

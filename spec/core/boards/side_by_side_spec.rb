@@ -61,7 +61,7 @@ RSpec.describe Core::Boards::SideBySide do
     expect(taken.first).to include(kind: 'image', material: 'm', version: 2, slide: 3, w: be_within(1).of(taken.find { |mark| mark[:kind] == 'rectangle' }[:w]))
     grown = laid([{ name: 'A', board: board(stroke(y: 3_000), page_facts: { 'p1' => { grows: true } }), page: 'p1' }])[:marks]
     frame = bounds(grown.find { |mark| mark[:kind] == 'rectangle' })
-    expect(bounds(grown.first)).to satisfy { |_, y, _, h| y >= frame[1] && y + h <= frame[1] + frame[3] }
+    expect(bounds(grown.first)).to(satisfy { |_, y, _, h| y >= frame[1] && y + h <= frame[1] + frame[3] })
   end
 
   it 'makes marks that a file may bring back, whatever was on the pages' do

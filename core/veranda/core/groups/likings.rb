@@ -19,7 +19,7 @@ module Veranda
         # @param seated [Integer] pairs that will sit together
         def initialize(wishes, traits, seated)
           @apart = pairs(wishes.select { |wish| wish.kind == 'apart' })
-          @lists = wishes.select { |wish| wish.each? }.map { |wish| wish.people.to_h { |person| [person, true] } }
+          @lists = wishes.select(&:each?).map { |wish| wish.people.to_h { |person| [person, true] } }
           @soft = wishes.reject(&:hard?).map { |wish| [wish.kind == 'mix', traits[wish.by] || {}] }
           @spans = @soft.map { |_, known| span(known.values) }
           @unit = SOFT * Meetings::ONCE / [seated * @soft.length, 1].max

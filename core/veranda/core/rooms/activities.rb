@@ -91,7 +91,8 @@ module Veranda
         private
 
         def as_board(room, board)
-          { **board, audience: 'room', room: room[:id], open: room[:open], sat: room[:sat], shared: room[:shared] || false, outside: 'read' }
+          { **board, audience: 'room', room: room[:id], open: room[:open], sat: room[:sat], shared: room[:shared] || false,
+                     outside: 'read' }
         end
 
         def deal(body)
@@ -122,7 +123,7 @@ module Veranda
           end
         end
 
-        def the(id, activity) = activity[:rooms].find { |room| room[:id] == id }&.then { |room| yield room }
+        def the(id, activity, &) = activity[:rooms].find { |room| room[:id] == id }&.then(&)
 
         def give(body)
           change(body) do |activity|

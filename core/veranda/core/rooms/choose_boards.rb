@@ -18,13 +18,25 @@ module Veranda
           teaching!
           activity = activity!
           room = room!(activity, input[:room])
-          unless activity[:state] == 'dealt'
-            raise Refusal.new(:rooms_were_open, 'This room has its boards already. Give it one more while it is open.')
-          end
-          raise Refusal.new(:no_such_board, 'That board does not belong to this class.') unless (input[:from] || []).all? { |id| plan.open_board(id) }
+          not_opened!(activity)
+          boards!
           return if room[:from] == input[:from]
 
           entry('room_set', { activity: activity[:id], room: room[:id], name: room[:name], from: input[:from] })
+        end
+
+        private
+
+        def not_opened!(activity)
+          return if activity[:state] == 'dealt'
+
+          raise Refusal.new(:rooms_were_open, 'This room has its boards already. Give it one more while it is open.')
+        end
+
+        def boards!
+          return if (input[:from] || []).all? { |id| plan.open_board(id) }
+
+          raise Refusal.new(:no_such_board, 'That board does not belong to this class.')
         end
       end
     end

@@ -157,7 +157,8 @@ module Veranda
       PlaceChanges = {
         'shown' => :shown_on, 'timer_set' => :timer_set, 'timer_stopped' => :timer_stopped, 'hand_raised' => :hand_raised,
         'hand_lowered' => :hand_lowered, 'ruled' => :ruled, 'rules_set' => :rules_set, 'welcomed' => :welcomed,
-        'room_opened' => :room_opened, 'room_given' => :room_given, 'room_timed' => :room_timed, 'room_named' => :room_named, 'room_closed' => :room_closed,
+        'room_opened' => :room_opened, 'room_given' => :room_given, 'room_timed' => :room_timed, 'room_named' => :room_named,
+        'room_closed' => :room_closed,
         'called' => :called, 'call_answered' => :call_answered, 'announced' => :announcement,
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,

@@ -16,6 +16,8 @@ module Veranda
         NAME_HEIGHT = NAME_SIZE * TextLayout::LEADING + 8
         # Around marks that are chosen from a page.
         AIR = 20
+        # However small the rest gets, px.
+        LEAST = { width: 1, size: Types::SMALLEST_KEPT }.freeze
         FRAME = { kind: 'rectangle', ink: 'slate', width: 2, locked: true }.freeze
 
         # Where on the new page a piece comes, and how much smaller.
@@ -80,9 +82,17 @@ module Veranda
           spot = Spot.new(left + (cell_width - w * scale) / 2, top, scale, x, y)
           ground(piece, spot)
           marks.each { |mark| put(scaled(mark, spot), mark) }
-          put({ **FRAME, x: spot.x.round(1), y: top, w: (w * scale).round(1), h: (h * scale).round(1) }) unless piece[:marks]
-          put({ kind: 'text', ink: 'slate', text: piece[:name], size: NAME_SIZE, x: spot.x.round(1), y: (top + h * scale + 8).round(1),
-                w: [cell_width - (spot.x - left), NAME_SIZE * 4].max.round(1) })
+          frame(spot, w, h) unless piece[:marks]
+          name(piece[:name], spot, top + h * scale, left + cell_width - spot.x)
+        end
+
+        def frame(spot, width, height)
+          put({ **FRAME, x: spot.x.round(1), y: spot.y, w: (width * spot.scale).round(1), h: (height * spot.scale).round(1) })
+        end
+
+        def name(text, spot, below, room)
+          put({ kind: 'text', ink: 'slate', text: text, size: NAME_SIZE, x: spot.x.round(1), y: (below + 8).round(1),
+                w: [room, NAME_SIZE * 4].max.round(1) })
         end
 
         # A growing page is taken as far down as there is something on it.
@@ -105,9 +115,9 @@ module Veranda
           ground = piece[:board].page_facts.dig(piece[:page], :ground)
           return if ground.nil? || piece[:marks]
 
-          put({ kind: Mark::PICTURE, ink: 'slate', alt: "Slide #{ground[:slide]}", locked: true, **ground.slice(:material, :version, :slide),
-                x: spot.across(0), y: spot.down(0), w: (Mark::PAGE_WIDTH * spot.scale).round(1),
-                h: (Board.height_of(ground) * spot.scale).round(1) })
+          put({ kind: Mark::PICTURE, ink: 'slate', alt: "Slide #{ground[:slide]}", locked: true,
+                **ground.slice(:material, :version, :slide), x: spot.across(0), y: spot.down(0),
+                w: (Mark::PAGE_WIDTH * spot.scale).round(1), h: (Board.height_of(ground) * spot.scale).round(1) })
         end
 
         # Its author and time stay; its id, its group and its place in the pile are of the new board.
@@ -116,12 +126,12 @@ module Veranda
         end
 
         def scaled(mark, spot)
+          scale = spot.scale
           smaller = mark.except(:group, :took).merge(x: spot.across(mark[:x]), y: spot.down(mark[:y]))
-          smaller[:points] = mark[:points].map { |value| (value * spot.scale).round(1) } if mark[:points]
-          smaller[:width] = [mark[:width] * spot.scale, 1].max.round(2) if mark[:width]
-          smaller[:size] = [mark[:size] * spot.scale, Types::SMALLEST_KEPT].max.round(2) if mark[:size]
-          %i[w h].each { |field| smaller[field] = (mark[field] * spot.scale).round(1) if mark[field] }
-          mark[:kind] == 'note' ? with_margins(smaller, spot.scale) : smaller
+          %i[w h].each { |field| smaller[field] = (mark[field] * scale).round(1) if mark[field] }
+          LEAST.each { |field, least| smaller[field] = [mark[field] * scale, least].max.round(2) if mark[field] }
+          smaller[:points] = mark[:points].map { |value| (value * scale).round(1) } if mark[:points]
+          mark[:kind] == 'note' ? with_margins(smaller, scale) : smaller
         end
 
         # The margins of a note are the same at every size, so that what is left for its words must not shrink with them.

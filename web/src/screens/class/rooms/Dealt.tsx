@@ -36,7 +36,7 @@ export function Dealt({ sitting, activity, back, more }: Props) {
   ];
   return (
     <Box component="section" aria-label="Who is where" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <RoomsHead title={`${activity.name}: not yet opened`} says={plan.minutes ? `${plan.minutes} min` : 'held open'}>
+      <RoomsHead title={activity.name} says={`not yet opened · ${plan.minutes ? `${plan.minutes} min` : 'held open'}`}>
         {back}
         {(plan.way ?? 'deal') === 'deal' && (
           <Button

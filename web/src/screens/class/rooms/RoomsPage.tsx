@@ -29,9 +29,7 @@ export function RoomsPage({ sitting, staff, at, onLeave }: Props) {
   );
   if (open) return <WalkRound {...{ sitting, activity: open, at, back, onLeave }} />;
   if (ready && !anew) {
-    const more = (
-      <Button onClick={() => setAnew(true)}>{before ? 'Split for another step' : 'Split otherwise'}</Button>
-    );
+    const more = <Button onClick={() => setAnew(true)}>{before ? 'Split for another step' : 'Split otherwise'}</Button>;
     return <Dealt key={ready.id} {...{ sitting, staff, activity: ready, back, more }} />;
   }
   if (made && !anew)
