@@ -51,6 +51,9 @@ module Veranda
         # @param value [Numeric] degrees
         def self.turn?(value) = coordinate?(value) && value.between?(-360, 360)
 
+        # @param value [Numeric] anything that is measured
+        def self.measure?(value) = value.is_a?(Numeric) && value.real? && value.finite? && value.abs <= 1e15
+
         # @param value [Array] how likely each part of a spinner is, against the others
         def self.weights?(value) = value.all? { |number| coordinate?(number) && number.positive? && number <= 1000 }
 
