@@ -10,7 +10,7 @@ module Veranda
       # a whole course without meeting twice, and with a greedy seating; takes the best of these; and searches on from there.
       class Deal
         # Exchanges that are weighed, if nothing else is said: about 40 ms for thirty people.
-        STEPS = 60_000
+        STEPS = 150_000
         # The share of them that the quick search may use.
         QUICK = 0.4
         # People, for more of whom constructions are not tried.
@@ -81,7 +81,7 @@ module Veranda
           units.map { |unit| units.map { |other| unit.equal?(other) ? 0 : unit.sum { |i| other.sum { |j| rows[i][j] } } } }
         end
 
-        def met = @met ||= @meetings.weights(@people)
+        def met = @met ||= @meetings.weights(@people, @roster | @people)
 
         def best_start
           starts = [Greedy.call(weights, @parties.sizes, @sizes, rng: @rng), *constructed].compact
