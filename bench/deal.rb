@@ -130,11 +130,6 @@ module Bench
     def name(number) = format('p%03d', number)
     def mean(values) = values.sum / values.length.to_f
 
-    def timed
-      from = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID, :float_millisecond)
-      [yield, Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID, :float_millisecond) - from]
-    end
-
     def keep(name, people, rounds, absent: nil, wishes: [])
       of = ->(kind) { wishes.select { |wish| wish.kind == kind }.map(&:people) }
       @instances << { name: name, people: people, rounds: rounds, together: of['together'], apart: of['apart'],

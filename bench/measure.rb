@@ -10,5 +10,13 @@ module Bench
       @server = server
       @crowd = Crowd.new(archive)
     end
+
+    private
+
+    # @return [Array(Object, Float)] what the block came to, and the CPU time that it took, in ms
+    def timed
+      from = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID, :float_millisecond)
+      [yield, Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID, :float_millisecond) - from]
+    end
   end
 end

@@ -29,6 +29,7 @@ RSpec.describe 'A class in rooms', type: :journey do
   end
 
   def activity = ARCHIVE.log.state("staff/#{sitting}").first.activities.to_a.last
+  def first_rooms = ARCHIVE.log.state("staff/#{sitting}").first.activities.to_a.first[:rooms]
   def room_of(who) = activity[:rooms].find { |room| room[:people].include?(who) }
   def give(verb, stream, **input) = perform('odalys', verb, stream, **input)
 
@@ -170,6 +171,15 @@ RSpec.describe 'A class in rooms', type: :journey do
       found
     end
     expect(rooms_of.call(odalys)).to eq(['Main room', 'Room 1', 'Room 2'])
+    # Where she drew there is a stroke, in the other none.
+    hers = first_rooms.find { |room| room[:sat].include?('farah') }[:name]
+    [hers, (['Room 1', 'Room 2'] - [hers]).first].each_cons(2) do |one, other|
+      choose(odalys, 'In: Main room', one)
+      expect(odalys).to have_css('[data-kind=stroke]')
+      choose(odalys, "In: #{one}", other)
+      expect(odalys).to have_css('[data-kind=text]', text: 'What do you see?')
+      expect(odalys).to have_no_css('[data-kind=stroke]')
+    end
     ARCHIVE.recordings.update(sitting, shared: true)
     watch(farah, names)
     expect(rooms_of.call(farah)).to eq(['Main room', room_of('farah')[:name]])

@@ -49,7 +49,7 @@ module Veranda
           case @question[:kind]
           when 'one', 'several', 'yes_no' then kept.sort == right[:options].to_a.sort
           when 'order' then kept == right[:options]
-          when 'short' then (right[:words] || []).map { |word| Likeness.key(word) }.include?(Likeness.key(kept))
+          when 'short' then right_words.include?(Likeness.key(kept))
           when 'number' then near?(kept, right)
           when 'spot' then inside?(kept, right[:area])
           end
@@ -113,6 +113,8 @@ module Veranda
           refuse(:no_spot, 'Mark a spot on the picture.') unless fine
           given.map { |number| number.to_f.round(1) }
         end
+
+        def right_words = @right_words ||= (@question[:right][:words] || []).map { |word| Likeness.key(word) }
 
         def near?(number, right)
           return false unless right[:number]

@@ -28,7 +28,7 @@ module Veranda
         # @param text [String]
         # @return [String]
         def self.key(text)
-          plain = text.unicode_normalize(:nfkd).gsub(/\p{Mn}/, '').downcase
+          plain = (text.ascii_only? ? text : text.unicode_normalize(:nfkd).gsub(/\p{Mn}/, '')).downcase
           words = plain.gsub(/(?<=\d)[.,](?=\d)/, '.').gsub(/[^\p{L}\p{N}.]+|\.(?!\d)/, ' ').split
           key = words.map { |word| singular(word) }.join(' ')
           key.empty? ? text.strip : key

@@ -11,13 +11,14 @@ module Veranda
         def initialize(options, orders)
           @options = options
           @orders = orders
+          @places = orders.map { |order| order.each_with_index.to_h }
         end
 
         # @return [Array<Hash>] `{ option:, points:, mean: }`, most points first; `mean` is the mean place, from 1
         def places
           count = @orders.length
           rows = @options.map do |option|
-            sum = @orders.sum { |order| order.index(option) }
+            sum = @places.sum { |places| places[option] }
             { option: option, points: ((@options.length - 1) * count) - sum, mean: count.zero? ? nil : (sum.to_f / count) + 1 }
           end
           rows.sort_by.with_index { |row, i| [-row[:points], i] }
@@ -31,7 +32,7 @@ module Veranda
         end
 
         # @return [Integer] how many put one before the other
-        def before(one, other) = @orders.count { |order| order.index(one) < order.index(other) }
+        def before(one, other) = @places.count { |places| places[one] < places[other] }
       end
     end
   end

@@ -42,7 +42,8 @@ module Veranda
         def right
           return unless Question.graded?(@question) && @answers.any?
 
-          @answers.count { |answer| Answer.grade(@question, answer) } / @answers.length.to_f
+          grader = Answer.new(@question)
+          @answers.count { |answer| grader.grade(answer) } / @answers.length.to_f
         end
 
         def parts
