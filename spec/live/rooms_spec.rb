@@ -36,6 +36,8 @@ RSpec.describe 'Breakout rooms' do
     perform('odalys', 'board.put', "board/#{made[:board]}", sitting: sitting, marks: [text('w', 'prepared words')])
     id = deal
     expect(activity(id)[:rooms].map { |room| room[:people].length }).to eq([2, 2])
+    posts = -> { staff.get("/api/classes/#{sitting}/places/main/heard?over=course").body['people'].find { |row| row['person'] == 'farah' }['posts'] }
+    before = posts.call
     open_rooms(id)
     mine = room_of('farah', id)
     board = "board/#{mine[:boards].first[:id]}"
@@ -48,6 +50,7 @@ RSpec.describe 'Breakout rooms' do
     expect(wires['farah'].do('board.put', "board/#{other[:boards].first[:id]}", marks: [stroke('x')])).to include('code' => 'no_access')
     expect(wires['farah'].give('exchange.post', "exchange/#{sitting}.#{mine[:id]}", { id: 'p1', text: 'here' })).to include('t' => 'done')
     wires[mate].wait { |message| message['kind'] == 'posted' && message['stream'] == "exchange/#{sitting}.#{mine[:id]}" }
+    expect(posts.call).to eq(before + 1)
     wires['odalys'].give('rooms.time', "staff/#{sitting}", { activity: id, rooms: [mine[:id], other[:id]], left: 0, grace: 0 })
     until_true('everyone is back') { %w[farah jonas nils hana].all? { |who| where(who) == 'main' } }
     expect(ARCHIVE.room_work.who_sat(ARCHIVE.sittings.fetch(sitting)).last.map(&:sort)).to match_array([mine[:people].sort, other[:people].sort])

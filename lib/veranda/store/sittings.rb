@@ -38,14 +38,17 @@ module Veranda
       end
 
       # @param course_id [String]
-      # @return [Array<String>] streams of what was said and drawn in the main rooms of all classes of a course, and on its boards
+      # @return [Array<String>] streams of what was said and drawn in all classes of a course, in their main and breakout rooms, and on its
+      #   boards
       def streams_of_course(course_id)
         names = Core::Streams::StreamName
         classes = @db[:sittings].join(:lessons, id: :lesson_id).where(course_id: course_id,
                                                                       rehearsal: false).select_map(Sequel[:sittings][:id])
-        boards = @db[:boards].join(:lessons, id: :lesson_id).where(course_id: course_id, rehearsal_id: nil).select_map(Sequel[:boards][:id])
-        main = Core::Sittings::Places::MAIN
-        classes.flat_map { |id| [names.place(id, main), names.exchange(id)] } + boards.map { |id| names.board(id) }
+        boards = @db[:boards].join(:lessons, id: :lesson_id).where(course_id: course_id, rehearsal_id: nil)
+        places = classes.map { |id| [id, Core::Sittings::Places::MAIN] } +
+                 boards.exclude(room_id: nil).exclude(sitting_id: nil).distinct.select_map(%i[sitting_id room_id])
+        places.flat_map { |place| [names.place(*place), names.exchange(*place)] } +
+          boards.select_map(Sequel[:boards][:id]).map { |id| names.board(id) }
       end
 
       # @param sitting_id [String]

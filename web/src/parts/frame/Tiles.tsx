@@ -23,3 +23,33 @@ export function Tiles({ width, children }: { width: number; children: ReactNode 
     </Box>
   );
 }
+
+interface TileProps {
+  label: string;
+  /** Colour of its edge, where it stands out. */
+  edge?: string;
+  children: ReactNode;
+}
+
+/** One of them: a named part of the page that fills its place. */
+export function Tile({ label, edge, children }: TileProps) {
+  return (
+    <Box
+      component="section"
+      aria-label={label}
+      sx={{
+        height: 1,
+        minWidth: 0,
+        p: 1.25,
+        display: 'flex',
+        flexDirection: 'column',
+        border: edge ? 2 : 1,
+        borderColor: edge ?? 'divider',
+        borderRadius: 1,
+        bgcolor: 'background.paper',
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

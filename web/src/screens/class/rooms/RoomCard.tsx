@@ -7,6 +7,7 @@ import { useMarksByPage } from '../../../board/page/useMarksByPage';
 import type { BoardState } from '../../../live/board';
 import { useBoard, useServerNow } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
+import { Tile } from '../../../parts/frame/Tiles';
 import { inWords } from '../../../parts/exchange/audience';
 import { firstName, initials, isStaff, washOf } from '../../../parts/words/people';
 
@@ -31,21 +32,7 @@ export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, 
   const board = useBoard(place?.shown?.board ?? room.boards[0]?.id);
   const needs = place?.call ? 'calls' : pulse?.still ? 'still' : null;
   return (
-    <Box
-      component="section"
-      aria-label={room.name}
-      sx={{
-        height: 1,
-        minWidth: 0,
-        display: 'flex',
-        flexDirection: 'column',
-        p: 1.25,
-        border: needs ? 2 : 1,
-        borderColor: needs === 'calls' ? 'error.main' : needs === 'still' ? 'veranda.ochre' : 'divider',
-        borderRadius: 1,
-        bgcolor: 'background.paper',
-      }}
-    >
+    <Tile label={room.name} edge={needs === 'calls' ? 'error.main' : needs === 'still' ? 'veranda.ochre' : undefined}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
         <Box component="h3" sx={{ m: 0, fontSize: 16 }}>
           {room.name}
@@ -114,7 +101,7 @@ export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, 
           )}
         </Box>
       </Box>
-    </Box>
+    </Tile>
   );
 }
 

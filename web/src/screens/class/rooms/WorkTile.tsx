@@ -7,6 +7,7 @@ import type { Mark, Room } from '../../../api/shapes';
 import { ChoosingPage } from '../../../board/page/ChoosingPage';
 import { useMarksByPage } from '../../../board/page/useMarksByPage';
 import { useBoard } from '../../../live/hooks';
+import { Tile } from '../../../parts/frame/Tiles';
 import { inWords } from '../../../parts/exchange/audience';
 import { firstName } from '../../../parts/words/people';
 import type { Piece } from './usePutting';
@@ -40,21 +41,7 @@ export function WorkTile({ room, names, piece, onPiece, fresh }: Props) {
     onPiece({ ...now, page: page!, marks: others.length < now.marks.length ? others : [...now.marks, mark] });
   };
   return (
-    <Box
-      component="section"
-      aria-label={room.name}
-      sx={{
-        height: 1,
-        minWidth: 0,
-        p: 1,
-        display: 'flex',
-        flexDirection: 'column',
-        border: piece ? 2 : 1,
-        borderColor: piece ? 'primary.main' : 'divider',
-        borderRadius: 1,
-        bgcolor: 'background.paper',
-      }}
-    >
+    <Tile label={room.name} edge={piece ? 'primary.main' : undefined}>
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Checkbox
           checked={piece !== null}
@@ -66,6 +53,23 @@ export function WorkTile({ room, names, piece, onPiece, fresh }: Props) {
         </Box>
       </Box>
       <Box sx={{ fontSize: 13, color: 'text.secondary', minHeight: 20 }}>{inWords(names.map(firstName))}</Box>
+      {room.boards.length > 1 && (
+        <TextField
+          select
+          fullWidth
+          size="small"
+          label="Which board"
+          value={now.board}
+          onChange={({ target }) => onPiece({ ...now, board: target.value, page: null, marks: [] })}
+          sx={{ mt: 1 }}
+        >
+          {room.boards.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
       <Box sx={{ my: 0.75, border: 1, borderColor: 'divider', borderRadius: 1, overflow: 'hidden' }}>
         {board && page && (
           <ChoosingPage marks={there} facts={board.facts.get(page)} chosen={new Set(now.marks)} onChoose={toggle} />
@@ -106,7 +110,7 @@ export function WorkTile({ room, names, piece, onPiece, fresh }: Props) {
           </>
         )}
       </Box>
-    </Box>
+    </Tile>
   );
 }
 
