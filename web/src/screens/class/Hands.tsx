@@ -45,16 +45,17 @@ export function Hands({ sitting, place, at, room, you, oneLine, arrangement, onA
         <Button
           title="Key: f"
           onClick={() => void live.do('class.lend_floor', room, { person: first.id })}
-          sx={{ flex: 1, minWidth: 0, px: 0.75, whiteSpace: 'nowrap' }}
+          sx={{ flex: 1, minWidth: 0, px: 0.75, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
         >
           Floor to {name}
         </Button>
       )}
       <Button
+        aria-label={`${name} was heard`}
         onClick={() => void live.do('class.lower_hand', room, { person: first.id })}
-        sx={{ flex: 1, minWidth: 0, px: 0.75, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}
+        sx={{ flex: 'none', px: 0.75 }}
       >
-        {name} was heard
+        Was heard
       </Button>
     </>
   );

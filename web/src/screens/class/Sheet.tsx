@@ -42,7 +42,8 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at,
   const stream = sittingStream(sitting.id);
   const planned = staff.steps.find(({ id }) => id === step?.id);
   // What is under way comes before what may be begun.
-  const split = staff.activities.some(({ state }) => state !== 'closed');
+  // What was dealt, is open, or was made in this step comes before the rules.
+  const split = staff.activities.some(({ state, step: of }) => state !== 'closed' || of === (step?.id ?? null));
   const rooms = <RoomsOfSheet {...{ sitting, staff, at, onRooms }} />;
   const go = (id: string) => void live.do('class.move', stream, { step: id });
 
