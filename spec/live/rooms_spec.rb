@@ -50,9 +50,9 @@ RSpec.describe 'Breakout rooms' do
     expect(wires['farah'].do('board.put', "board/#{other[:boards].first[:id]}", marks: [stroke('x')])).to include('code' => 'no_access')
     expect(wires['farah'].give('exchange.post', "exchange/#{sitting}.#{mine[:id]}", { id: 'p1', text: 'here' })).to include('t' => 'done')
     wires[mate].wait { |message| message['kind'] == 'posted' && message['stream'] == "exchange/#{sitting}.#{mine[:id]}" }
-    expect(posts.call).to eq(before + 1)
     wires['odalys'].give('rooms.time', "staff/#{sitting}", { activity: id, rooms: [mine[:id], other[:id]], left: 0, grace: 0 })
     until_true('everyone is back') { %w[farah jonas nils hana].all? { |who| where(who) == 'main' } }
+    expect(posts.call).to eq(before + 1)
     expect(ARCHIVE.room_work.who_sat(ARCHIVE.sittings.fetch(sitting)).last.map(&:sort)).to match_array([mine[:people].sort, other[:people].sort])
     offered = staff.get(path).body
     expect(offered['met'].map { |row| row.values_at('one', 'other').sort }).to include(mine[:people].sort, other[:people].sort)
