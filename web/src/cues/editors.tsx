@@ -90,7 +90,7 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
       />
       <Box sx={{ mt: 1 }}>
         <BoardOf
-          label="Each room with a copy of"
+          label="A copy for each of"
           none="The board of the step"
           board={cue.board}
           boards={boards}

@@ -84,15 +84,17 @@ export function PlanFields({ plan, boards, onChange }: Props) {
         <Choice label="People may change rooms" on={!!plan.free} onChange={(free) => onChange({ free })} />
       </Box>
       {chosen && (
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-          <Box sx={{ flex: '0 0 120px' }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
+          <Box sx={{ flex: '1 1 130px' }}>
             <Words
-              label="At most in a room"
+              label="Most in a room"
               value={plan.limit ? String(plan.limit) : ''}
               onSave={(text) => onChange({ limit: within(text, 1, 300) ?? undefined })}
             />
           </Box>
-          <Choice label="They see who is where" on={!!plan.named} onChange={(named) => onChange({ named })} />
+          <Box sx={{ flex: '1 1 180px' }}>
+            <Choice label="They see who is where" on={!!plan.named} onChange={(named) => onChange({ named })} />
+          </Box>
         </Box>
       )}
       <Box component="details" sx={{ '& > summary': { cursor: 'pointer', minHeight: { xs: 44, md: 32 } } }}>
@@ -149,13 +151,13 @@ function MoreFields({ plan, boards, onChange }: Props) {
         ))}
       </TextField>
       <Words
-        label="Warn when so many seconds are left"
+        label="Warnings, s left"
         value={(plan.warnings ?? []).join(', ')}
         onSave={(text) => onChange({ warnings: secondsIn(text) })}
       />
       {plan.ask !== undefined && (
         <Words
-          label="Seconds to go by themselves"
+          label="Time to go, s"
           value={String(plan.ask)}
           onSave={(text) => onChange({ ask: within(text, 5, 600) ?? ASKED })}
         />
