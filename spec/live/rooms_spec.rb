@@ -220,6 +220,10 @@ RSpec.describe 'Breakout rooms' do
     farah.give('exchange.post', words, { id: 'p2', text: 'among ourselves' })
     odalys.give('class.raise_hand', "place/#{sitting}.main", {})
     expect(JSON.generate(odalys.heard)).not_to include('among ourselves')
+    saved = -> { staff.get("/api/classes/#{sitting}/transcript.csv").body.to_s }
+    expect(saved.call).not_to match(/between us|among ourselves/)
+    perform('odalys', 'class.end', "sitting/#{sitting}")
+    expect(saved.call).to include('between us', 'among ourselves')
   end
 
   it 'get a copy of a board each while they are open, which is theirs alone, and of none that is for staff' do

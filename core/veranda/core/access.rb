@@ -78,9 +78,12 @@ module Veranda
 
       def overhears?(person, sitting, staff, place)
         open = staff.activities.open_rooms.any? { |room| room[:id] == place }
-        !open || staff.activities.open[:plan][:open_doors] || sitting.seats[person.id]&.place == place
+        !open || doors_open?(staff) || sitting.seats[person.id]&.place == place
       end
       private_class_method :overhears?
+
+      def doors_open?(staff) = staff.activities.open&.dig(:plan, :open_doors) || false
+      private_class_method :doors_open?
 
       # Whether a board may be read outside of the live class: its pages, its files, its stream.
       # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
@@ -137,6 +140,14 @@ module Veranda
       # @return [Array<Hash>]
       def recorded_rooms(activity, person, teaches:)
         (activity ? activity[:rooms] : []).select { |room| teaches || (!person.nil? && (room[:shared] || room[:sat].include?(person))) }
+      end
+
+      # Rooms whose words are in a transcript that staff save: those that are closed, and while they are open those whose doors are.
+      # @return [Array<Hash>] `{ id:, name: }`
+      def written_rooms(sitting, staff)
+        rooms = sitting.activities.flat_map { |activity| activity[:rooms] }.uniq { |room| room[:id] }
+        shut = doors_open?(staff) ? [] : staff.activities.open_rooms.map { |room| room[:id] }
+        rooms.reject { |room| shut.include?(room[:id]) }
       end
 
       # @param board [Hash, nil] as the class knows it

@@ -94,13 +94,14 @@ module Veranda
 
       # Whether everyone of the class may see what was made in a room.
       patch '/api/lessons/:id/activities/:activity/rooms/:room' do |id, activity, room|
-        staff!(archive.lessons.fetch(id))
+        lesson = archive.lessons.fetch(id)
+        staff!(lesson)
         row = aside(:activities, lesson: id).find { |one| one[:activity] == activity }
         raise Core::Refusal.new(:no_such_activity, 'There is no such activity of this lesson.') unless row
 
         facts = Core::Contract.check(SHARED, input)
         Deciding::Perform.call(archive.log, 'rooms.share', { activity: activity, room: room, on: facts[:shared] },
-                               stream: Core::Streams::StreamName.staff(row[:sitting]))
+                               stream: Core::Streams::StreamName.staff(row[:sitting]), by: in_lesson!(lesson))
         json(shared: facts[:shared])
       end
 

@@ -36,6 +36,9 @@ module Veranda
 
       def staff = @archive.log.state(Core::Streams::StreamName.staff(@sitting[:id])).first
 
+      # One board may be there with several of its pages.
+      def board(id) = (@boards ||= {})[id] ||= @archive.log.state(Core::Streams::StreamName.board(id)).first
+
       def read(activity, piece)
         room = activity[:rooms].find { |one| one[:id] == piece[:room] } or
           raise Core::Refusal.new(:no_such_room, 'That room is not there any more.')
@@ -43,7 +46,7 @@ module Veranda
           raise Core::Refusal.new(:no_such_board, "That board is not of “#{room[:name]}”.")
         end
 
-        board = @archive.log.state(Core::Streams::StreamName.board(piece[:board])).first
+        board = board(piece[:board])
         raise Core::Refusal.new(:no_such_page, 'That page is not there any more.') unless board.pages.include?(piece[:page])
 
         { name: room[:name], board: board, **piece.slice(:page, :marks) }

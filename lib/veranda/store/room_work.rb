@@ -18,8 +18,7 @@ module Veranda
 
       # @param sitting [Hash] `{ id:, lesson_id:, rehearsal: }` of the class in which people are to be dealt
       # @return [Array<Array<Array<String>>>] people of each room of each earlier activity of the course and of this class, oldest first;
-      #   not of
-      #   other rehearsals
+      #   not of other rehearsals
       def who_sat(sitting)
         course = @db[:lessons].where(id: sitting[:lesson_id]).get(:course_id)
         classes = @db[:sittings].join(:lessons, id: :lesson_id).where(course_id: course)

@@ -27,8 +27,9 @@ module Veranda
 
       # Of every activity, under the names that rooms had.
       def rooms(sitting)
-        rooms = sitting.activities.flat_map { |activity| activity[:rooms] }.uniq { |room| room[:id] }
-        rooms.map { |room| { posts: state(names.exchange(sitting.id, room[:id])).posts.values, room: room[:name] } }
+        Core::Access.written_rooms(sitting, state(names.staff(sitting.id))).map do |room|
+          { posts: state(names.exchange(sitting.id, room[:id])).posts.values, room: room[:name] }
+        end
       end
 
       def names = Core::Streams::StreamName

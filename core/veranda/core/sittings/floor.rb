@@ -13,7 +13,7 @@ module Veranda
         SHORTEST = 10
         LONGEST = 3_600
         # People at once.
-        MOST = 60
+        MOST = 300
 
         module_function
 
