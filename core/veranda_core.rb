@@ -6,6 +6,6 @@ require 'zeitwerk'
 Zeitwerk::Loader.new.tap do |loader|
   loader.push_dir(__dir__)
   loader.ignore(__FILE__)
-  loader.collapse("#{__dir__}/veranda/core/boards/*")
+  loader.collapse("#{__dir__}/veranda/core/boards/*", "#{__dir__}/veranda/core/polls/*")
   loader.setup
 end

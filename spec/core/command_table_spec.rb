@@ -17,6 +17,8 @@ RSpec.describe 'Who may do what' do
     'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
     'rooms.rename' => :staff, 'rooms.remove' => :staff, 'rooms.assign' => :staff, 'rooms.time' => :staff, 'rooms.announce' => :staff,
     'rooms.choose_boards' => :staff, 'rooms.share' => :staff, 'rooms.step_in' => :staff, 'rooms.go' => :anyone, 'room.call' => :anyone,
+    'poll.stage' => :staff, 'poll.open' => :staff, 'poll.close' => :staff, 'poll.seal' => :staff, 'poll.clear' => :staff, 'poll.put_away' => :staff,
+    'poll.group' => :staff, 'poll.name_group' => :staff, 'poll.strike' => :staff, 'poll.answer' => :students,
     'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
     'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
   }
@@ -35,6 +37,9 @@ RSpec.describe 'Who may do what' do
     'rooms.announce' => { activity: 'fog', rooms: %w[r1], id: 'a', words: 'Soon.' }, 'rooms.step_in' => { to: 'r2', from: 'r1' },
     'rooms.go' => { to: 'r2', from: 'r1' }, 'rooms.share' => { activity: 'fog', room: 'r1', on: true },
     'rooms.choose_boards' => { activity: 'later', room: 'later', from: ['b1'] }, 'room.call' => { on: true },
+    'poll.stage' => { poll: 'new', question: { kind: 'short', text: 'Name a signal.' } }, 'poll.open' => { poll: 'p', round: 2 }, 'poll.close' => { poll: 'p', round: 1 },
+    'poll.seal' => { poll: 'p' }, 'poll.clear' => { poll: 'p', round: 1, on: true }, 'poll.put_away' => { poll: 'p' }, 'poll.answer' => { round: 1, value: 'bell' },
+    'poll.group' => { poll: 'p', key: 'horn', to: 'bell' }, 'poll.name_group' => { poll: 'p', key: 'horn', words: 'Horn' }, 'poll.strike' => { poll: 'p', key: 'horn', on: true },
     'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
     'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
     'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
@@ -53,7 +58,7 @@ RSpec.describe 'Who may do what' do
     variants = [true, false].product(rights.empty? ? [nil] : [nil, true, false], rights.empty? ? [false] : [true, false], [true, false])
     it "#{wire_name}: #{takes == :staff ? 'those who teach' : Array(takes).join(' and ')}" do
       roles.product(variants).each do |who, (rule, exception, floor, elsewhere)|
-        expected = %i[odalys tomas].include?(who) || takes == :anyone ||
+        expected = takes == :students ? !person(who).staff? : %i[odalys tomas].include?(who) || takes == :anyone ||
                    (takes != :staff && rights.all? { |right| (floor && on_floor.include?(right)) || (exception.nil? ? rule : exception) })
         hall = hall_for(wire_name, who)
         set_rules(hall, who, rights, rule: rule, exception: exception, floor: floor, elsewhere: elsewhere)
@@ -75,7 +80,14 @@ RSpec.describe 'Who may do what' do
     words.do(by, 'exchange.post', { id: 'own', text: 'mine' })
     words.do(by, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'begun', text: 'psst' } })
     open_rooms(hall, who) if wire_name.match?(/\Arooms?\./)
+    open_poll(hall, wire_name) if wire_name.start_with?('poll.')
     hall
+  end
+
+  def open_poll(hall, wire_name)
+    hall.do(person(:odalys), 'poll.stage', { poll: 'p', question: { kind: 'short', text: 'Name a sound signal.' } })
+    hall.do(person(:odalys), 'poll.open', { poll: 'p', round: 1 })
+    hall.do(person(:odalys), 'poll.close', { poll: 'p', round: 1 }) unless %w[poll.answer poll.close].include?(wire_name)
   end
 
   # Whoever asks is in the first of two rooms, between which people may change.
@@ -98,14 +110,14 @@ RSpec.describe 'Who may do what' do
     hall.do(odalys, 'class.lend_floor', { person: who }) if floor && !person(who).staff?
   end
 
-  STREAMS_OF = { board: 'board/b1', sitting: 'sitting/s1', staff: 'staff/s1', place: 'place/s1.main', exchange: 'exchange/s1.main', thread: 'thread/s1.t' }.freeze
+  STREAMS_OF = { board: 'board/b1', sitting: 'sitting/s1', staff: 'staff/s1', place: 'place/s1.main', exchange: 'exchange/s1.main', thread: 'thread/s1.t', poll: 'poll/s1.p' }.freeze
 
   def done?(hall, who, wire_name, input)
     on = wire_name == 'room.call' ? 'place/s1.r1' : STREAMS_OF.fetch(Core::Commands.fetch(wire_name).stream_kind)
     hall.world.perform(person(who), wire_name, input, on: on, at: hall.clock += 1_000)
     true
   rescue Core::Refusal => e
-    expect(e.code.to_s).to match(/\A(may_not_|staff_only)/)
+    expect(e.code.to_s).to match(/\A(may_not_|staff_only|students_only)/)
     false
   end
 end

@@ -97,7 +97,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
     play(hall, drawn, odalys, farah, jonas)
     cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
-            followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
+            followed(with_polls(sitting), ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
@@ -105,7 +105,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
                                  handed_out gathered_in copies_given copy_given locked paired pairs_drawn pairs_over partnered
                                  begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used
                                  dealt assigned room_set room_gone rooms_opened rooms_given rooms_closed room_shared room_opened room_given room_timed
-                                 room_named room_closed called call_answered announced asked room_kept])
+                                 room_named room_closed called call_answered announced asked room_kept
+                                 poll_staged poll_opened poll_put_away poll_begun round_opened round_closed round_cleared poll_shown poll_sealed])
     expect_golden('folds', cases)
   end
 
@@ -114,6 +115,25 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
       entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
       { stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }
     end
+  end
+
+  # Polls that are asked twice, shown, cleared and put away.
+  def with_polls(hall)
+    staff = ->(name, **input) { hall.do(person(:odalys), "poll.#{name}", input) }
+    staff.call('stage', poll: 'p', question: { kind: 'one', text: 'Who gives way?', options: [{ id: 'a', text: 'Red' }, { id: 'b', text: 'Green' }], right: { options: ['a'] }, seconds: 60 })
+    staff.call('stage', poll: 'q', question: { kind: 'short', text: 'Name a sound signal.' }, place: 'main')
+    [1, 2].each do |round|
+      staff.call('open', poll: 'p', round: round, talk: round == 2)
+      staff.call('close', poll: 'p', round: round)
+    end
+    staff.call('show', poll: 'p', tell: true, results: { round: 2, tally: { count: 0, right: nil, options: [] } })
+    staff.call('clear', poll: 'p', round: 1, on: true)
+    staff.call('seal', poll: 'p')
+    staff.call('show', poll: 'p', tell: false, results: { round: 2, tally: { count: 0, right: nil, options: [] } })
+    staff.call('open', poll: 'q', round: 1)
+    staff.call('close', poll: 'q', round: 1)
+    staff.call('put_away', poll: 'q')
+    hall
   end
 
   # A class that goes into rooms, and all that can happen to them.

@@ -19,10 +19,13 @@ module Stage
     # @param sitting_id [String, nil] the class that commands on boards happen in
     def initialize(sitting_id: nil)
       @sitting_id = sitting_id
+      @ballots = []
       @entries = Hash.new { |hash, name| hash[name] = [] }
       @states = Hash.new { |hash, name| hash[name] = Core::Streams::Fold.start(name) }
     end
 
+    # Answers without names, of which nothing is stored in a stream.
+    attr_reader :ballots
     attr_reader :sitting_id
 
     def entries(name) = @entries[name]
@@ -37,6 +40,8 @@ module Stage
         @concern = Core::Streams::Concern.new(on, sitting_id: sitting_id, by: by.id, input: checked)
         scene(on, by, at, outside)
       end
+      ballots, drafts = drafts.partition { |one| one.is_a?(Core::Polls::Ballot) }
+      @ballots.concat(ballots)
       undeclared = drafts.map(&:stream) - command.writes(@concern)
       raise "#{wire_name} did not declare #{undeclared}" if undeclared.any?
 
@@ -103,7 +108,7 @@ module Stage
       return @name if Core::Streams::StreamName.kind(@name) == kind
 
       { sitting: "sitting/#{@world.sitting_id}", staff: "staff/#{@world.sitting_id}", place: "place/#{@world.sitting_id}.main",
-        exchange: "exchange/#{@world.sitting_id}.main" }.fetch(kind)
+        exchange: "exchange/#{@world.sitting_id}.main", poll: "poll/#{@world.sitting_id}.p", answers: "answers/#{@world.sitting_id}.p" }.fetch(kind)
     end
   end
 

@@ -72,7 +72,12 @@ module Veranda
         names = Streams::StreamName
         return false unless names.sitting_id(stream) == sitting.id
 
-        names.kind(stream) != :exchange || overhears?(person, sitting, staff, names.part(stream))
+        case names.kind(stream)
+        when :exchange then overhears?(person, sitting, staff, names.part(stream))
+        # What was answered is told as what it comes to.
+        when :answers then false
+        else true
+        end
       end
       private_class_method :staff_reads?
 
@@ -170,13 +175,19 @@ module Veranda
         own = Streams::StreamName.own(sitting.id, person.id)
         case standing
         when :waiting then [waiting_room(sitting), own]
-        when :in then [*public_streams(sitting, sitting.seats[person.id].place), own]
+        when :in
+          place = sitting.seats[person.id].place
+          [*public_streams(sitting, place), own, *polls(sitting, staff.polls.for_place(place))]
         else
           [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), waiting_room(sitting), own,
-           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }.select { |name| staff_reads?(person, sitting, staff, name) }]
+           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }.select { |name| staff_reads?(person, sitting, staff, name) },
+           *polls(sitting, staff.polls.begun)]
         end
       end
       private_class_method :without_boards
+
+      def polls(sitting, rows) = rows.map { |row| Streams::StreamName.poll(sitting.id, row[:id]) }
+      private_class_method :polls
 
       def threads(standing, sitting, staff, own)
         return [] if standing == :waiting

@@ -42,7 +42,7 @@ module Veranda
         def begins(*roles, &more) = declare(:begun, roles, more)
 
         # Declares streams that the command reads and does not write to.
-        def looks_at(*roles) = declare(:seen, roles, nil)
+        def looks_at(*roles, &more) = declare(:seen, roles, more)
 
         # @param concern [Streams::Concern]
         # @return [Array<String>] streams that it may write to, its home among them

@@ -18,6 +18,8 @@ module Veranda
         Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
         Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
+        Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::ShowPoll, Polls::SealPoll,
+        Polls::ClearRound, Polls::PutAwayPoll, Polls::GroupAnswers, Polls::NameGroup, Polls::StrikeAnswer,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -28,7 +30,7 @@ module Veranda
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
-        Rooms::GiveBoards
+        Rooms::GiveBoards, Polls::CountBallots, Polls::ShowPoll
       ].freeze
 
       # @param wire_name [String]
@@ -61,7 +63,7 @@ module Veranda
       # @param command [Class<Command>]
       # @param input [Hash] checked
       # @param scene [Scene]
-      # @return [Array<Streams::Draft>] what is to be stored
+      # @return [Array<Streams::Draft, Polls::Ballot>] what is to be stored
       # @raise [Refusal]
       def self.drafts(command, input, scene) = [command.new(input, scene).decide].flatten.compact
     end

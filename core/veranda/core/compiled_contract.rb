@@ -25,6 +25,7 @@ module Veranda
       }.freeze
       BOUNDED = {
         min_size?: ->(num, value) { value.size >= num }, max_size?: ->(num, value) { value.size <= num },
+        size?: ->(num, value) { value.size == num },
         gteq?: ->(num, value) { value >= num }, lteq?: ->(num, value) { value <= num }, gt?: ->(num, value) { value > num },
         included_in?: ->(list, value) { list.include?(value) },
         # A pattern cannot be held against letters that are none.
@@ -53,13 +54,24 @@ module Veranda
       # @param rules [Array] one for each key: `and` for required ones, `implication` for others
       def fields(rules)
         checks, required = {}, 0
-        rules.each do |operation, ((predicate, (key, ((_, name), *))), rule)|
+        rules.each do |operation, parts|
+          next required += anything(checks, parts) if operation == :predicate
+
+          (predicate, (key, ((_, name), *))), rule = parts
           raise Unknown unless predicate == :predicate && key == :key? && rule
 
           required += 1 if operation == :and
           checks[name.to_s] = [name, field(rule), operation == :and]
         end
         hash_check(checks, required)
+      end
+
+      # A key that has to be there, whatever is in it.
+      def anything(checks, (key, ((_, name), *)))
+        raise Unknown unless key == :key?
+
+        checks[name.to_s] = [name, ->(value) { value }, true]
+        1
       end
 
       def hash_check(checks, required)

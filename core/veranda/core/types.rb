@@ -11,6 +11,8 @@ module Veranda
 
       # Checked by a predicate of its own wherever it is used, see {Predicates}.
       Number = Nominal::Any
+      # Whatever JSON can write; read by whoever knows what it is an answer to.
+      Anything = Nominal::Any
       ID = Strict::String.constrained(format: /\A[\w-]{1,40}\z/)
 
       # How far from the corner of its page a mark may reach, in px on a 1600-wide page; pages grow no longer than this.

@@ -133,6 +133,17 @@ module Veranda
       # @return [Hash]
       def rooms_pulse(sitting:, activity:, now:) = { rooms: @archive.room_work.pulse(sitting, activity, now) }
 
+      # @return [Hash] see {Preparing::PollResults#live}
+      def poll_live(sitting:, poll:) = Preparing::PollResults.new(@archive, sitting).live(poll)
+      def poll_results(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).of(poll, **rounds)
+      def show_poll(sitting:, poll:, by:, **wishes) = Preparing::PollResults.new(@archive, sitting).show(poll, by: by, **wishes) && nil
+      def my_answers(sitting:, person:) = Preparing::PollResults.new(@archive, sitting).mine(person)
+
+      # Answers without names come to what is kept of them.
+      def count_ballots(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).count(poll) && nil
+      def put_away_poll(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).put_away(poll) && nil
+      def finish_polls(sitting:) = Preparing::CountingBallots.new(@archive, sitting).finish && nil
+
       # @return [String] id of the new board
       def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]
 

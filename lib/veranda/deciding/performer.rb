@@ -27,6 +27,7 @@ module Veranda
         @published = published || proc {}
         @copies = {}
         @told = {}
+        @casting = {}
       end
 
       # @param name [String]
@@ -70,7 +71,7 @@ module Veranda
         outcomes.map { |outcome| done[outcome.order] ? repeated(outcome.order, done[outcome.order]) : outcome }
       end
 
-      def repeated(order, seq) = Outcome.new(order: order, entries: [], seq: seq)
+      def repeated(order, seq) = Outcome.new(order: order, seq: seq)
 
       # @return [Hash{Order => Integer}] by identity: seq of those that were carried out before
       def already(orders)
@@ -88,6 +89,12 @@ module Veranda
       def commit(orders, at)
         tries ||= 0
         append(orders, at)
+      rescue Store::Ballots::Unchanging => e
+        # Who gave them is told; the rest is decided once more without them.
+        refused = @casting.values_at(*e.ballots)
+        others = orders.reject { |order| refused.any? { |one| one.equal?(order) } }
+        done = others.zip(others.empty? ? [] : commit(others, at)).to_h.compare_by_identity
+        orders.map { |order| done[order] || Outcome.new(order: order, refusal: e.refusal) }
       rescue Sequel::UniqueConstraintViolation
         # Some order had been carried out before, unknown to us. Ask for all of them this time.
         raise if orders.all?(&:again)
@@ -119,7 +126,7 @@ module Veranda
 
       def append_locked(orders, at, writes, looked)
         outcomes = nil
-        @log.append(writes, looked: looked) do |heads|
+        @log.append(writes, looked: looked, ballots: -> { outcomes.flat_map(&:ballots) }) do |heads|
           heads.each { |name, head| catch_up(name) if copy(name).seq < head }
           outcomes = decide_all(orders, at)
           outcomes.flat_map(&:entries)
@@ -130,10 +137,10 @@ module Veranda
       def append_at_once(orders, at, writes, looked)
         expected = writes.to_h { |name| [name, copy(name).seq] }
         outcomes = decide_all(orders, at)
-        entries = outcomes.flat_map(&:entries)
+        entries, ballots = outcomes.flat_map(&:entries), outcomes.flat_map(&:ballots)
         # A refusal may be due to something that this process has not heard of yet.
         unmoved!(expected) if entries.empty? || outcomes.any?(&:refusal)
-        @log.append_at(entries, expected: expected, looked: looked) unless entries.empty?
+        @log.append_at(entries, expected: expected, looked: looked, ballots: ballots) if entries.any? || ballots.any?
         outcomes
       end
 
@@ -154,6 +161,7 @@ module Veranda
       def decide_all(orders, at)
         done = already(orders.select(&:again))
         ids = {}
+        @casting = {}.compare_by_identity
         orders.map do |order|
           seq = done[order] || ids[[order.stream, order.id]]
           outcome = seq ? repeated(order, seq) : decide(order, at)
@@ -165,12 +173,14 @@ module Veranda
 
       def decide(order, at)
         readable!(order)
-        drafts = Core::Commands.drafts(order.command, order.input, scene(order, at))
+        decided = Core::Commands.drafts(order.command, order.input, scene(order, at))
+        ballots, drafts = decided.partition { |one| one.is_a?(Core::Polls::Ballot) }
+        ballots.each { |ballot| @casting[ballot] = order }
         entries = store(order, drafts, at)
         seq = entries.reverse.find { |entry| entry.stream == order.stream }&.seq || entries.first&.seq
-        Outcome.new(order: order, entries: entries, seq: seq || copy(order.stream).seq)
+        Outcome.new(order: order, entries: entries, ballots: ballots, seq: seq || copy(order.stream).seq)
       rescue Core::Refusal => e
-        Outcome.new(order: order, entries: [], refusal: e)
+        Outcome.new(order: order, refusal: e)
       end
 
       # The first entry on each stream carries the id of the command, by which it is known again.

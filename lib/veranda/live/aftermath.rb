@@ -11,9 +11,10 @@ module Veranda
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
         'staff.removed' => %i[turn_out],
         'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
+        'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_ballots],
         'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
-        'sitting.ended' => %i[review tell_timing keep_snapshots],
+        'sitting.ended' => %i[review tell_timing keep_snapshots finish_polls],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
@@ -161,6 +162,19 @@ module Veranda
         @hub.aside(:rooms_cue, sitting: sitting.id, cue: cue[:id], cued: firing, step: step[:id],
                                name: cue[:label] || step[:title] || 'Rooms', plan: { **cue[:plan], board: cue[:board] }.compact)
       end
+
+      def count_ballots(entry)
+        names = Core::Streams::StreamName
+        return unless @performer.copy(entry.stream).state.nameless?
+
+        @hub.aside(:count_ballots, sitting: names.sitting_id(entry.stream), poll: names.part(entry.stream))
+      end
+
+      def put_away_poll(entry)
+        @hub.aside(:put_away_poll, sitting: Core::Streams::StreamName.sitting_id(entry.stream), poll: entry.body[:poll])
+      end
+
+      def finish_polls(entry) = @hub.aside(:finish_polls, sitting: Core::Streams::StreamName.sitting_id(entry.stream))
 
       # Whoever was removed is told so, on every page they have open, and cut off.
       def turn_out(entry)

@@ -24,6 +24,7 @@ module Veranda
         @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock)
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes)
         @rounds = Rounds.new(self, welcomes: @welcomes)
+        @poll_watch = PollWatch.new(self)
       end
 
       # Works for ever; run it in a task of its own.
@@ -31,6 +32,7 @@ module Veranda
       def run(task)
         @task = task
         task.async { |child| @transients.run(child) }
+        task.async { |child| @poll_watch.run(child) }
         @lane.run
       end
 
@@ -82,7 +84,12 @@ module Veranda
 
         by_lesson_door(order) unless peer.sitting_id || order.by.staff?
         materials!(order)
-        @lane.submit(order, &)
+        return @lane.submit(order, &) unless order.command == Core::Polls::AnswerPoll
+
+        @lane.submit(order) do |outcome|
+          @poll_watch.answered(order.stream) unless outcome.refusal
+          yield outcome
+        end
       end
 
       # Brings everyone who prepares, or works outside of class, in line with the lesson's boards.

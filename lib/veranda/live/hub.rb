@@ -11,6 +11,7 @@ module Veranda
       TIMING_EVERY = 5
       ROOMS_EVERY = 1
       SWEEP_EVERY = 10
+      POLLS_EVERY = 60
       # Seconds of silence after which a connection is taken to be dead. Clients ping every 15 s.
       # Browsers let a tab that nobody looks at speak once a minute.
       SILENCE = 150
@@ -49,6 +50,7 @@ module Veranda
         background { every(TIMING_EVERY) { gatherings.each(&:keep_time) } }
         background { every(ROOMS_EVERY) { gatherings.each(&:keep_rooms) } }
         background { every(SWEEP_EVERY) { sweep } }
+        background { every(POLLS_EVERY) { finish_polls } }
         background { |watching| @pace.watch(watching) }
         background { every(Pace::EVERY) { tell_pace } }
       end
@@ -103,15 +105,16 @@ module Veranda
       # Has something done by the process beside that follows what happened in a class. What fails is tried again by whatever comes next.
       # @param name [Symbol] see {Aside::Tasks}
       # @yieldparam done [Boolean] whether it was done, once it is over
+      # @yieldparam result [Object]
       def aside(name, **arguments)
         background do
           done = false
-          @aside&.call(Deciding::Perform::HOUSE.id, name, arguments)
+          result = @aside&.call(Deciding::Perform::HOUSE.id, name, arguments)
           done = true
         rescue Core::Refusal => e
           Complaint.of(self, "#{name} was not done", e)
         ensure
-          yield done if block_given?
+          yield done, result if block_given?
         end
       end
 
@@ -146,6 +149,9 @@ module Veranda
         recheck(lesson_id)
         gathering.review
       end
+
+      # What a class has left behind that nobody was there to see the end of.
+      def finish_polls = @archive.log.ballots.overdue.each { |id| aside(:finish_polls, sitting: id) }
 
       def close_where(&)
         gatherings.each { |gathering| gathering.peers.select(&).each(&:close) }

@@ -20,9 +20,10 @@ module Veranda
         end
       end
 
-      # Takes people to their rooms who have not gone there by themselves, and back from rooms whose time is over.
+      # Closes polls whose time is over; takes people to their rooms who have not gone there by themselves, and back from rooms whose time is over.
       def keep_rooms
         each_open do |sitting, staff, performer|
+          close_polls(sitting, staff, performer)
           activity = staff.activities.open or next
           gather(sitting, staff)
           bring_back(sitting, staff, activity, performer)
@@ -30,6 +31,14 @@ module Veranda
       end
 
       private
+
+      # Closes polls whose time is over.
+      def close_polls(sitting, staff, performer)
+        staff.polls.begun.each do |row|
+          round = Core::Polls::ClosePoll.due(performer.copy(names.poll(sitting.id, row[:id])).state, sitting, now) or next
+          @gathering.observe('poll.close', sitting.id, house, on: names.staff(sitting.id), poll: row[:id], round: round)
+        end
+      end
 
       def names = Core::Streams::StreamName
       def now = @gathering.hub.clock.call

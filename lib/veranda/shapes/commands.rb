@@ -11,6 +11,8 @@ module Veranda
       # dry-schema cannot say what is in an array that it checks as a whole.
       NUMBERS = %i[points path press weights].to_h { |name| [name, { type: 'array', items: { type: 'number' } }] }.freeze
 
+      ANYTHING = %i[value].freeze
+
       module_function
 
       # @return [Hash{String => Hash}] JSON Schemas by the name on the wire
@@ -34,8 +36,13 @@ module Veranda
       end
       private_class_method :tidy
 
-      # Types::Number has no type of its own in the schema.
-      def typed(name, part) = NUMBERS[name] || (part.empty? ? { type: 'number' } : part)
+      # Neither Types::Number nor Types::Anything has a type of its own in the schema. What may be anything is an answer to a poll.
+      def typed(name, part)
+        return part.except(:not) if part.empty? && ANYTHING.include?(name)
+        return { type: 'number' } if part.empty?
+
+        part[:type] == 'array' ? NUMBERS[name] || part : part
+      end
       private_class_method :typed
     end
   end

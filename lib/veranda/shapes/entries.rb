@@ -60,6 +60,9 @@ module Veranda
         dealt: object({ **Views::DEALT,
                         rooms: list(object({ id: STRING, name: STRING, people: list(STRING) }, may: { from: list(STRING) })) },
                       may: { cue: STRING, cued: INTEGER }),
+        poll_staged: object({ id: STRING, question: shape(:Question), place: maybe(STRING), step: maybe(STRING) }),
+        poll_opened: object({ poll: STRING }),
+        poll_put_away: object({ poll: STRING }),
         assigned: object({ activity: STRING, moves: list(object({ person: STRING, room: maybe(STRING) })) }),
         room_gone: object({ activity: STRING, room: STRING })
       }.freeze
@@ -107,7 +110,16 @@ module Veranda
       OWN = { placed: object({ place: STRING }), copy_given: shape(:OwnCopyRow), partnered: shape(:Partners),
               asked: shape(:Asked), room_kept: shape(:RoomKept) }.freeze
 
-      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN }.freeze
+      POLL = {
+        poll_begun: object({ question: shape(:Question), place: maybe(STRING) }),
+        round_opened: object({ round: INTEGER, ends_at: maybe(MOMENT), talk: BOOLEAN }),
+        round_closed: object({ round: INTEGER }),
+        round_cleared: object({ round: INTEGER, on: BOOLEAN }),
+        poll_shown: shape(:PollShown),
+        poll_sealed: object({})
+      }.freeze
+
+      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL }.freeze
 
       FIELDS = { seq: INTEGER, at: MOMENT, by: STRING }.freeze
 

@@ -43,6 +43,7 @@ module Veranda
           message('gained', { stream: STRING, head: INTEGER, view: ANYTHING }),
           message('lost', { stream: STRING }, may: { says: STRING }),
           message('rights', { rights: shape(:RightsByStream) }),
+          message('results', { stream: STRING, live: shape(:PollLive) }),
           message('timing', { stream: STRING, timing: shape(:Timing) }),
           message('error', REFUSED, may: { id: STRING }),
           message('pong')
@@ -51,7 +52,8 @@ module Veranda
 
       # The view of a stream by its kind, as in a welcome or when it was gained.
       VIEWS = { board: :BoardView, sitting: :SittingView, staff: :StaffView, place: :PlaceView, exchange: :ExchangeView,
-                thread: :ThreadView, own: :OwnView }.freeze
+                thread: :ThreadView, own: :OwnView,
+                poll: :PollView }.freeze
     end
   end
 end

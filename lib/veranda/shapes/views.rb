@@ -34,6 +34,7 @@ module Veranda
       PARKED = one_of(Core::Exchange::Park::STATES)
 
       ALL = {
+        **Polls::ALL,
         BoardView: object({ pages: list(STRING), page_facts: list(shape(:PageRow)), marks: list(shape(:Mark)),
                             authors: list(shape(:Author)), undo: list(shape(:UndoCount)), top: INTEGER,
                             locked: BOOLEAN }),
@@ -59,7 +60,8 @@ module Veranda
 
         StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
                                           threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)),
-                                          paired: maybe(shape(:Paired)), activities: list(shape(:Activity)) },
+                                          paired: maybe(shape(:Paired)), activities: list(shape(:Activity)),
+                                          polls: list(shape(:StagedPoll)) },
                           about: 'What only the staff of a class know.'),
         GroupPlan: Commands.of(Core::Rooms::GroupPlan::CONTRACT).merge(description: 'How people are to be split.'),
         Activity: object({ **DEALT, state: one_of('dealt', 'open', 'closed'), rooms: list(shape(:Room)), ask_until: maybe(MOMENT),

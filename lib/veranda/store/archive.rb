@@ -5,7 +5,7 @@ module Veranda
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies, :pairings, :room_work
+                  :own_copies, :pairings, :room_work, :polls
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -24,6 +24,7 @@ module Veranda
         @pairings = Pairings.new(db)
         @own_copies = OwnCopies.new(db, @log, @lessons)
         @room_work = RoomWork.new(db, @log, @lessons)
+        @polls = PollBank.new(db)
         @small_pictures = SmallPictures.new(db, @files)
       end
 

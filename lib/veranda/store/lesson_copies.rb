@@ -54,7 +54,7 @@ module Veranda
 
       def steps(steps, boards)
         steps.map do |step|
-          cues = (step[:cues] || []).map { |cue| cue.merge({ board: boards[cue[:board]] }.compact) }
+          cues = (step[:cues] || []).map { |cue| Core::Lessons::Cues.on_boards(cue, boards) }
           step.merge(board: boards[step[:board]], cues: cues)
         end
       end

@@ -34,10 +34,13 @@ module Veranda
         @write = db[WRITE, rows: :$rows, heads: :$heads, looked: :$looked].prepare(:select, :write_entries)
         @write_at = db[WRITE_AT, rows: :$rows, heads: :$heads, looked: :$looked, expected: :$expected].prepare(:select, :write_entries_at)
         @snapshots = Snapshots.new(db)
+        @ballots = Ballots.new(db)
       end
 
       # @return [Snapshots]
       attr_reader :snapshots
+      # @return [Ballots] answers without names, which are written together with entries and are none
+      attr_reader :ballots
 
       # @param name [String] begins an empty stream, unless it is there
       def begin(name)
@@ -72,15 +75,17 @@ module Veranda
       # @param names [Array<String>] every stream that the block writes to
       # @param looked [Hash{String => Integer}] seq of streams that it reads
       # @yieldparam heads [Hash{String => Integer}] present head of each stream that is written to
+      # @param ballots [#call] those that belong to the entries, once the block has answered
       # @yieldreturn [Array<Core::Streams::Entry>]
       # @return [Array<Core::Streams::Entry>]
       # @raise [Sequel::UniqueConstraintViolation] when a command id is already in its stream
-      # @raise [Moved]
-      def append(names, looked: {})
+      # @raise [Moved, Ballots::Unchanging]
+      def append(names, looked: {}, ballots: -> { [] })
         @db.transaction do
           entries = yield lock(names)
           write(@write, entries, looked) unless entries.empty?
           note(entries)
+          cast(ballots.call, looked)
           entries
         end
       end
@@ -89,13 +94,15 @@ module Veranda
       # statement instead of four, and right as long as nobody else writes to the same streams all the time.
       # @param expected [Hash{String => Integer}] seq that each stream that is written to has
       # @param looked [Hash{String => Integer}] as {append}
-      # @raise [Sequel::UniqueConstraintViolation, Moved] as {append}
-      def append_at(entries, expected:, looked: {})
-        return write(@write_at, entries, looked, expected: expected) unless beside?(entries)
+      # @param ballots [Array<Core::Polls::Ballot>]
+      # @raise [Sequel::UniqueConstraintViolation, Moved, Ballots::Unchanging] as {append}
+      def append_at(entries, expected:, looked: {}, ballots: [])
+        return write(@write_at, entries, looked, expected: expected) unless beside?(entries) || ballots.any?
 
         @db.transaction do
-          write(@write_at, entries, looked, expected: expected)
+          entries.empty? ? hold(expected) : write(@write_at, entries, looked, expected: expected)
           note(entries)
+          cast(ballots, looked)
         end
       end
 
@@ -231,6 +238,19 @@ module Veranda
         raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if missing.any?
 
         rows
+      end
+
+      # Locks streams to which nothing is to be added, so that nobody else adds to them meanwhile.
+      def hold(expected)
+        raise Moved, expected.keys unless lock(expected.keys) == expected
+      end
+
+      # A poll that is closed takes no answer: its stream is locked, and where it stands is known.
+      def cast(ballots, looked)
+        return if ballots.empty?
+        raise Moved, looked.keys unless heads(looked.keys) == looked.reject { |_, seq| seq.zero? }
+
+        @ballots.cast(ballots)
       end
 
       def write(statement, entries, looked, **expected)

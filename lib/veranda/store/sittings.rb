@@ -153,9 +153,10 @@ module Veranda
 
       def forget(id)
         boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }
-        own = %w[own place exchange thread].map { |kind| Sequel.like(:name, "#{kind}/#{@db[:streams].escape_like(id)}.%") }
+        own = %w[own place exchange thread poll answers].map { |kind| Sequel.like(:name, "#{kind}/#{@db[:streams].escape_like(id)}.%") }
         names = @db[:streams].where(Sequel.|(*own)).select_map(:name) | streams(id) | boards
         @log.forget(names)
+        @log.ballots.forget(names.grep(%r{\Apoll/}))
         @db[:sittings].where(id: id).delete
       end
 
@@ -171,7 +172,7 @@ module Veranda
         places = @lessons.boards(lesson[:id]).map { |board| board[:id] }
         lesson[:steps].map do |step|
           here = ->(id) { (place = places.index(id)) && boards[place][:id] }
-          cues = step[:cues].map { |cue| cue.merge({ board: here.call(cue[:board]) }.compact) }
+          cues = step[:cues].map { |cue| Core::Lessons::Cues.on_boards(cue, here) }
           step.slice(:id, :title, :minutes, :shortest, :notes, :leads, :material, :rules).merge(board: here.call(step[:board]), cues: cues)
         end
       end

@@ -109,7 +109,7 @@ module Veranda
       end
 
       def step(step, boards, materials)
-        cues = (step[:cues] || []).map { |cue| cue.merge({ board: boards[cue[:board]] }.compact) }
+        cues = (step[:cues] || []).map { |cue| Core::Lessons::Cues.on_boards(cue, boards) }
         step.merge(board: boards[step[:board]], material: materials[step[:material]], cues: cues)
       end
     end

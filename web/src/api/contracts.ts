@@ -253,6 +253,94 @@ export interface Commands {
     room: string;
     on: boolean;
   };
+  'poll.stage': {
+    poll: string;
+    question: {
+      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+      text: string;
+      picture?: {
+        material: string;
+        version: number;
+        slide: number;
+      };
+      options?: {
+        id: string;
+        text: string;
+        picture?: {
+          material: string;
+          version: number;
+          slide: number;
+        };
+      }[];
+      fewest?: number;
+      most?: number;
+      points?: number;
+      ends?: string[];
+      unit?: string;
+      low?: number;
+      high?: number;
+      board?: string;
+      page?: string;
+      right?: {
+        options?: string[];
+        words?: string[];
+        number?: number;
+        tolerance?: number;
+        area?: {
+          x: number;
+          y: number;
+          w: number;
+          h: number;
+        };
+      };
+      explanation?: string;
+      seconds?: number;
+      names?: boolean;
+      change?: boolean;
+      results?: 'never' | 'after' | 'shown';
+    };
+    place?: null | string;
+  };
+  'poll.open': {
+    poll: string;
+    round: number;
+    seconds?: null | number;
+    talk?: boolean;
+  };
+  'poll.answer': {
+    round: number;
+    value?: unknown;
+  };
+  'poll.close': {
+    poll: string;
+    round: number;
+  };
+  'poll.seal': {
+    poll: string;
+  };
+  'poll.clear': {
+    poll: string;
+    round: number;
+    on: boolean;
+  };
+  'poll.put_away': {
+    poll: string;
+  };
+  'poll.group': {
+    poll: string;
+    key: string;
+    to: null | string;
+  };
+  'poll.name_group': {
+    poll: string;
+    key: string;
+    words: string;
+  };
+  'poll.strike': {
+    poll: string;
+    key: string;
+    on: boolean;
+  };
   'exchange.post': {
     id: string;
     text: string;
@@ -489,6 +577,29 @@ export const POST_LIMIT = 2000;
 export const POST_SIGNS: readonly string[] = ['agree', 'thanks', 'good', 'puzzled'];
 export const THREAD_PEOPLE = 12;
 export const MOST_PINNED = 3;
+export const POLL_KINDS: readonly string[] = [
+  'one',
+  'several',
+  'order',
+  'short',
+  'cloud',
+  'yes_no',
+  'scale',
+  'number',
+  'spot',
+];
+export const MOST_OPTIONS = 30;
+export const POLL_LIMITS: Readonly<Record<string, number>> = {
+  text: 400,
+  option: 160,
+  answer: 500,
+  word: 60,
+  words: 5,
+  points: 5,
+  rounds: 20,
+};
+export const DISCUSS: readonly number[] = [0.35, 0.7];
+export const SPOT_SQUARE = 40;
 export const NAME_LIMIT = 60;
 export const WELCOME_LIMIT = 600;
 export const WIDTHS: Readonly<Record<string, number>> = {

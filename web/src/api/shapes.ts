@@ -359,6 +359,30 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'poll_staged';
+      body: PollStagedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'poll_opened';
+      body: PollOpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'poll_put_away';
+      body: PollPutAwayBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'assigned';
       body: AssignedBody;
       seq: number;
@@ -685,6 +709,54 @@ export type Entry =
       at: number;
       by: string;
       cmd?: string | null;
+    }
+  | {
+      kind: 'poll_begun';
+      body: PollBegunBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'round_opened';
+      body: RoundOpenedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'round_closed';
+      body: RoundClosedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'round_cleared';
+      body: RoundClearedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'poll_shown';
+      body: PollShownBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'poll_sealed';
+      body: PollSealedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
     };
 export type Right =
   'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
@@ -781,6 +853,11 @@ export type Incoming =
       rights: RightsByStream;
     }
   | {
+      t: 'results';
+      stream: string;
+      live: PollLive;
+    }
+  | {
       t: 'timing';
       stream: string;
       timing: Timing;
@@ -804,6 +881,20 @@ export interface Shapes {
   PageRow: PageRow;
   Author: Author;
   Op: Op;
+  Question: Question;
+  StagedPoll: StagedPoll;
+  PollRound: PollRound;
+  PollView: PollView;
+  PollResults: PollResults;
+  PollShown: PollShown;
+  RightAnswer: RightAnswer;
+  Tally: Tally;
+  AnswerGroup: AnswerGroup;
+  Spread: Spread;
+  Moves: Moves;
+  PollLive: PollLive;
+  MyAnswer: MyAnswer;
+  BankPoll: BankPoll;
   BoardView: BoardView;
   UndoCount: UndoCount;
   SittingView: SittingView;
@@ -875,6 +966,9 @@ export interface Shapes {
   RoomsGivenBody: RoomsGivenBody;
   RoomSharedBody: RoomSharedBody;
   DealtBody: DealtBody;
+  PollStagedBody: PollStagedBody;
+  PollOpenedBody: PollOpenedBody;
+  PollPutAwayBody: PollPutAwayBody;
   AssignedBody: AssignedBody;
   RoomGoneBody: RoomGoneBody;
   ShownBody: ShownBody;
@@ -916,6 +1010,12 @@ export interface Shapes {
   PartneredBody: PartneredBody;
   AskedBody: AskedBody;
   RoomKeptBody: RoomKeptBody;
+  PollBegunBody: PollBegunBody;
+  RoundOpenedBody: RoundOpenedBody;
+  RoundClosedBody: RoundClosedBody;
+  RoundClearedBody: RoundClearedBody;
+  PollShownBody: PollShownBody;
+  PollSealedBody: PollSealedBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -1111,6 +1211,220 @@ export interface Author {
   id: string;
   name: string;
 }
+/**
+ * What a poll asks, see Core::Polls::Question.
+ */
+export interface Question {
+  kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+  text: string;
+  picture?: {
+    material: string;
+    version: number;
+    slide: number;
+  };
+  options?: {
+    id: string;
+    text: string;
+    picture?: {
+      material: string;
+      version: number;
+      slide: number;
+    };
+  }[];
+  fewest?: number;
+  most?: number;
+  points?: number;
+  ends?: string[];
+  unit?: string;
+  low?: number;
+  high?: number;
+  board?: string;
+  page?: string;
+  right?: {
+    options?: string[];
+    words?: string[];
+    number?: number;
+    tolerance?: number;
+    area?: {
+      x: number;
+      y: number;
+      w: number;
+      h: number;
+    };
+  };
+  explanation?: string;
+  seconds?: number;
+  names?: boolean;
+  change?: boolean;
+  results?: 'never' | 'after' | 'shown';
+}
+/**
+ * A poll that staff have at hand in a class.
+ */
+export interface StagedPoll {
+  id: string;
+  question: Question;
+  place: string | null;
+  step: string | null;
+  begun: boolean;
+  away: boolean;
+}
+/**
+ * One opening of a poll; `talk` where people were asked to talk it over before.
+ */
+export interface PollRound {
+  round: number;
+  opened_at: number;
+  ends_at: number | null;
+  closed_at: number | null;
+  cleared: boolean;
+  talk: boolean;
+}
+/**
+ * A poll as everyone may know it to whom it was put; the question without what is right.
+ */
+export interface PollView {
+  question: Question | null;
+  place: string | null;
+  rounds: PollRound[];
+  shown: PollShown | null;
+}
+/**
+ * The same as everyone sees it, with what is right if that is told.
+ */
+export interface PollShown {
+  round: number;
+  tally: Tally;
+  since?: number;
+  before?: Tally;
+  moves?: Moves | null;
+  right?: RightAnswer;
+  explanation?: string;
+}
+/**
+ * What the answers of a round come to; `count` alone where more would tell who gave which.
+ */
+export interface Tally {
+  count: number;
+  right: number | null;
+  options?: {
+    id: string;
+    count: number;
+  }[];
+  places?: {
+    option: string;
+    points: number;
+    mean: number | null;
+  }[];
+  condorcet?: string | null;
+  groups?: AnswerGroup[];
+  spread?: Spread | null;
+  points?: {
+    point: number;
+    count: number;
+  }[];
+  bins?: {
+    from: number;
+    to: number;
+    count: number;
+  }[];
+  spots?: {
+    x: number;
+    y: number;
+    count: number;
+  }[];
+}
+/**
+ * Written answers that are taken for the same, and why.
+ */
+export interface AnswerGroup {
+  key: string;
+  words: string;
+  count: number;
+  texts: {
+    text: string;
+    count: number;
+    why: ('spelling' | 'slip' | 'staff') | null;
+  }[];
+}
+export interface Spread {
+  count: number;
+  least: number;
+  lower: number;
+  median: number;
+  upper: number;
+  most: number;
+}
+/**
+ * Of those who answered in both rounds, who went from what to what.
+ */
+export interface Moves {
+  count: number;
+  ways:
+    | {
+        from: unknown;
+        to: unknown;
+        count: number;
+      }[]
+    | null;
+  right: {
+    before: number;
+    after: number;
+    gain: number | null;
+  } | null;
+}
+export interface RightAnswer {
+  options?: string[];
+  words?: string[];
+  number?: number;
+  tolerance?: number;
+  area?: {
+    x: number;
+    y: number;
+    w: number;
+    h: number;
+  };
+}
+/**
+ * What a round came to, or two side by side.
+ */
+export interface PollResults {
+  round: number;
+  tally: Tally;
+  since?: number;
+  before?: Tally;
+  moves?: Moves | null;
+}
+/**
+ * How a poll comes along; `missing` of those who have not answered, and how many `more`.
+ */
+export interface PollLive {
+  round: number;
+  answered: number;
+  expected: number;
+  missing: Author[];
+  more: number;
+  results: PollResults;
+}
+/**
+ * What one has answered oneself.
+ */
+export interface MyAnswer {
+  poll: string;
+  round: number;
+  value: unknown;
+}
+/**
+ * A poll that is kept to be used again; or, with `lesson`, one that a lesson has.
+ */
+export interface BankPoll {
+  id: string;
+  course: string;
+  question: Question;
+  labels: string[];
+  changed_at: number;
+  lesson: string | null;
+}
 export interface BoardView {
   pages: string[];
   page_facts: PageRow[];
@@ -1217,6 +1531,7 @@ export interface StaffView {
   copies: CopyRow[];
   paired: Paired | null;
   activities: Activity[];
+  polls: StagedPoll[];
 }
 /**
  * A step with what only staff know of it.
@@ -1240,7 +1555,7 @@ export interface StaffStep {
  */
 export interface Cue {
   id: string;
-  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms';
+  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll';
   label?: string;
   board?: string;
   page?: string;
@@ -1281,6 +1596,50 @@ export interface Cue {
     staff?: boolean;
     unannounced?: boolean;
     open_doors?: boolean;
+  };
+  question?: {
+    kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+    text: string;
+    picture?: {
+      material: string;
+      version: number;
+      slide: number;
+    };
+    options?: {
+      id: string;
+      text: string;
+      picture?: {
+        material: string;
+        version: number;
+        slide: number;
+      };
+    }[];
+    fewest?: number;
+    most?: number;
+    points?: number;
+    ends?: string[];
+    unit?: string;
+    low?: number;
+    high?: number;
+    board?: string;
+    page?: string;
+    right?: {
+      options?: string[];
+      words?: string[];
+      number?: number;
+      tolerance?: number;
+      area?: {
+        x: number;
+        y: number;
+        w: number;
+        h: number;
+      };
+    };
+    explanation?: string;
+    seconds?: number;
+    names?: boolean;
+    change?: boolean;
+    results?: 'never' | 'after' | 'shown';
   };
   seconds?: number;
 }
@@ -1734,6 +2093,18 @@ export interface DealtBody {
   cue?: string;
   cued?: number;
 }
+export interface PollStagedBody {
+  id: string;
+  question: Question;
+  place: string | null;
+  step: string | null;
+}
+export interface PollOpenedBody {
+  poll: string;
+}
+export interface PollPutAwayBody {
+  poll: string;
+}
 export interface AssignedBody {
   activity: string;
   moves: {
@@ -1908,6 +2279,35 @@ export interface RoomKeptBody {
   name: string;
   boards: SittingBoard[];
 }
+export interface PollBegunBody {
+  question: Question;
+  place: string | null;
+}
+export interface RoundOpenedBody {
+  round: number;
+  ends_at: number | null;
+  talk: boolean;
+}
+export interface RoundClosedBody {
+  round: number;
+}
+export interface RoundClearedBody {
+  round: number;
+  on: boolean;
+}
+/**
+ * The same as everyone sees it, with what is right if that is told.
+ */
+export interface PollShownBody {
+  round: number;
+  tally: Tally;
+  since?: number;
+  before?: Tally;
+  moves?: Moves | null;
+  right?: RightAnswer;
+  explanation?: string;
+}
+export interface PollSealedBody {}
 export interface Answer {
   allowed: boolean;
   code: string;

@@ -13,16 +13,16 @@ module Veranda
       #   { id:, kind: 'hand_out', board: }        a board comes on show, of which each has a copy of their own
       #   { id:, kind: 'pairs', size:, board: }    pairs or threes are drawn, with a board each with a copy of it
       #
-      # { id:, kind: 'rooms', plan:, board: } people are dealt into rooms by a group plan; fired again, the rooms open, each with a copy
-      #   of the
-      #                                            board, or of the step's
+      #   { id:, kind: 'rooms', plan:, board: }    people are dealt into rooms by a group plan; fired again, the rooms open, each with a
+      #                                            copy of the board, or of the step's
+      #   { id:, kind: 'poll', question: }         a poll, opened round by round, see {Polls::OpenPoll}
       #
-      # Polls and clips get kinds of their own when there are polls and clips.
+      # Clips get a kind of their own when there are clips.
       module Cues
-        KINDS = %w[show timer record hand_out pairs rooms].freeze
+        KINDS = %w[show timer record hand_out pairs rooms poll].freeze
         MOST = 12
 
-        CONTRACT = Dry::Schema.JSON do
+        CONTRACT = Contract.define do
           required(:id).value(Types::ID)
           required(:kind).value(:string, included_in?: KINDS)
           optional(:label).value(:string, max_size?: 80)
@@ -31,12 +31,25 @@ module Veranda
           optional(:until_done).value(:bool)
           optional(:size).value(:integer, included_in?: Sittings::Pairing::SIZES)
           optional(:plan).hash(Rooms::GroupPlan::CONTRACT)
+          optional(:question).hash(Polls::Question::CONTRACT)
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
         end
 
-        NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size, 'rooms' => :plan }.freeze
+        NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size, 'rooms' => :plan,
+                   'poll' => :question }.freeze
 
         module_function
+
+        # The same cue where boards have other ids.
+        # @param cue [Hash]
+        # @param boards [#to_proc] the new id of a board by its old one
+        # @return [Hash]
+        def on_boards(cue, boards)
+          there = boards.to_proc
+          question = cue[:question]
+          question = question.merge({ board: there.call(question[:board]) }.compact) if question && question[:board]
+          cue.merge({ board: there.call(cue[:board]), question: question }.compact)
+        end
 
         # @param cue [Hash]
         # @param boards [Array<String>] ids of the lesson's boards

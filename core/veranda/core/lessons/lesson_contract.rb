@@ -10,7 +10,7 @@ module Veranda
         # What is large for everyone in a step: the paper, the people, or the words.
         LEADS = %w[paper people words].freeze
 
-        STEP = Dry::Schema.JSON do
+        STEP = Contract.define do
           required(:id).value(Types::ID)
           required(:title).value(:string, max_size?: 120)
           required(:minutes).value(:integer, gteq?: 0, lteq?: 600)

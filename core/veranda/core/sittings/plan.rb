@@ -26,7 +26,7 @@ module Veranda
           dsl.optional(:people).array(Types::ID)
         end
 
-        STEP = Dry::Schema.JSON do
+        STEP = Contract.define do
           required(:id).value(Types::ID)
           required(:title).filled(:string)
           required(:minutes).value(:integer, gteq?: 0)

@@ -27,6 +27,8 @@ module Veranda
         attr_reader :paired
         # @return [Rooms::Activities]
         attr_reader :activities
+        # @return [Polls::Staged]
+        attr_reader :polls
 
         def initialize
           @steps = []
@@ -38,6 +40,7 @@ module Veranda
           @copies = {}
           @copies_by_person = {}
           @activities = Rooms::Activities.new
+          @polls = Polls::Staged.new
           @each = false
         end
 
@@ -96,17 +99,17 @@ module Veranda
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'paired' then @paired = body
           when 'cued' then @cued |= [body[:cue]]
-          else @activities.apply(entry) || at_the_doors(entry, body)
+          else @activities.apply(entry) || @polls.apply(entry) || at_the_doors(entry, body)
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = @waiting.length + @removed.length + @threads.length + @copies.length + @activities.size
+        def size = @waiting.length + @removed.length + @threads.length + @copies.length + @activities.size + @polls.size
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads, copies: @copies.values, paired: @paired, activities: @activities.to_a }
+            each: @each, threads: @threads, copies: @copies.values, paired: @paired, activities: @activities.to_a, polls: @polls.to_a }
         end
         alias view to_h
 
@@ -137,6 +140,7 @@ module Veranda
           (facts[:copies] || []).each { |copy| give(copy) }
           @paired = facts[:paired]
           @activities = Rooms::Activities.new(facts[:activities] || [])
+          @polls = Polls::Staged.new(facts[:polls] || [])
         end
 
         def give(copy)

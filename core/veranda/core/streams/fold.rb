@@ -27,6 +27,8 @@ module Veranda
           when :own then Sittings::OwnFacts
           when :exchange then Exchange::Posts
           when :thread then Exchange::Thread
+          when :poll then Polls::Poll
+          when :answers then Polls::Answers
           end
         end
 

@@ -12,9 +12,11 @@ module Veranda
       #   exchange/ID.main      what is written in that place
       #   thread/ID.THREAD      what a few people write to one another
       #   own/ID.PERSON         what concerns one person
+      #   poll/ID.POLL          a poll: what is asked, its rounds, what was shown of the answers
+      #   answers/ID.POLL       what was answered to it, for the server alone
       #   board/ID              marks
       module StreamName
-        KINDS = %w[sitting staff place exchange thread own board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        KINDS = %w[sitting staff place exchange thread own poll answers board].to_h { |kind| [kind, kind.to_sym] }.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
@@ -25,6 +27,8 @@ module Veranda
         def place(sitting_id, place) = "place/#{sitting_id}.#{place}"
         def exchange(sitting_id, place = Sittings::Places::MAIN) = "exchange/#{sitting_id}.#{place}"
         def thread(sitting_id, thread_id) = "thread/#{sitting_id}.#{thread_id}"
+        def poll(sitting_id, poll_id) = "poll/#{sitting_id}.#{poll_id}"
+        def answers(sitting_id, poll_id) = "answers/#{sitting_id}.#{poll_id}"
         def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
 
         # @param name [String]

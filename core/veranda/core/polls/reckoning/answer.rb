@@ -76,7 +76,8 @@ module Veranda
           refuse(:chosen_twice, 'One option was chosen twice.') if ids.uniq.length < ids.length
           refuse(:too_few_chosen, "Choose #{few} at least.") if ids.length < few
           refuse(:too_many_chosen, "Choose #{many} at most.") if ids.length > many
-          ids
+          # In the order of the options, so that who chose the same has answered the same.
+          Question.options(@question).filter_map { |option| option[:id] if ids.include?(option[:id]) }
         end
 
         def order(ids)

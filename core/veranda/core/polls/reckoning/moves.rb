@@ -9,16 +9,35 @@ module Veranda
         # Where names are not told, so few who moved would tell who they are.
         FEWEST = 3
 
+        # Kinds of questions whose answers are few enough for ways between them.
+        WITH_WAYS = %w[one several yes_no scale].freeze
+
+        # Of a question: ways are between answers where these are few, else between right and wrong, or there are none.
+        # @param question [Hash] with what is right
+        # @param before [Hash{Object => Object}] answers by voter, as {Answer} keeps them
+        # @param after [Hash{Object => Object}]
+        # @param nameless [Boolean]
+        # @return [Moves]
+        def self.of(question, before, after, nameless: false)
+          grader = Answer.new(question)
+          right = ->(answer) { grader.grade(answer) } if Question.graded?(question)
+          new(before, after, right: right, nameless: nameless, with_ways: WITH_WAYS.include?(question[:kind]))
+        end
+
         # @param before [Hash{Object => Object}] what each voter answered, in the same values as `after`
         # @param after [Hash{Object => Object}]
         # @param right [#call, nil] whether an answer is right
         # @param nameless [Boolean]
-        def initialize(before, after, right: nil, nameless: false)
+        def initialize(before, after, right: nil, nameless: false, with_ways: true)
           both = before.keys & after.keys
           @pairs = both.map { |voter| [before[voter], after[voter]] }
           @right = right
           @nameless = nameless
+          @with_ways = with_ways
         end
+
+        # @return [Hash] `{ count:, ways:, right: }`
+        def to_h = { count: count, ways: ways, right: right }
 
         # @return [Integer] how many answered in both
         def count = @pairs.length
@@ -27,7 +46,7 @@ module Veranda
         #   tell
         #   who it was
         def ways
-          return if @nameless && (count < FEWEST || moved < FEWEST)
+          return if !@with_ways || (@nameless && (count < FEWEST || moved < FEWEST))
 
           @pairs.tally.map { |(from, to), count| { from: from, to: to, count: count } }.sort_by.with_index { |way, i| [-way[:count], i] }
         end

@@ -34,15 +34,13 @@ module Veranda
         MOST_POINTS = 11
         USUAL_POINTS = 5
 
-        PICTURE = Dry::Schema.JSON do
+        PICTURE = Contract.define do
           required(:material).value(Types::ID)
           required(:version).value(:integer, gteq?: 1, lteq?: 10_000)
           required(:slide).value(:integer, gteq?: 1, lteq?: 10_000)
         end
 
-        RIGHT = Dry::Schema.JSON do
-          config.predicates = Types::Predicates
-          config.messages.load_paths << Contract::MESSAGES
+        RIGHT = Contract.define do
           optional(:options).value(:array, min_size?: 1, max_size?: MOST_OPTIONS).each(Types::ID)
           optional(:words).value(:array, min_size?: 1, max_size?: 20).each(:string, max_size?: 200)
           optional(:number).value(Types::Number, :measure?)
@@ -53,9 +51,7 @@ module Veranda
           end
         end
 
-        CONTRACT = Dry::Schema.JSON do
-          config.predicates = Types::Predicates
-          config.messages.load_paths << Contract::MESSAGES
+        CONTRACT = Contract.define do
           required(:kind).value(:string, included_in?: KINDS)
           required(:text).value(:string, max_size?: LONGEST_TEXT)
           optional(:picture).hash(PICTURE)
@@ -100,6 +96,12 @@ module Veranda
 
           [question[:fewest] || 1, [question[:most] || count, count].min]
         end
+
+        # @return [Boolean] whether staff never learn who answered what
+        def nameless?(question) = question[:names] == false
+
+        # @return [Boolean] whether an answer may be changed until the round is closed
+        def changing?(question) = question[:change] != false
 
         # @return [Boolean] whether an answer can be right
         def graded?(question) = question.fetch(:right, {}).any?

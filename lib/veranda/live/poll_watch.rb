@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require 'async/notification'
+
+module Veranda
+  module Live
+    # Tells staff how polls come along while they are open: what the answers come to, four times a second at most, however many answer.
+    # It is worked out beside the server, once for all staff of all processes.
+    class PollWatch
+      # s
+      EVERY = 0.25
+
+      # @param gathering [Gathering]
+      def initialize(gathering)
+        @gathering = gathering
+        @due = {}
+        @under_way = {}
+        @ready = Async::Notification.new
+      end
+
+      # @param stream [String] the poll's
+      def answered(stream)
+        @due[stream] = true
+        @ready.signal
+      end
+
+      # Works for ever; run it in a task of its own.
+      # @param task [Async::Task]
+      def run(task)
+        loop do
+          @ready.wait if @due.empty?
+          task.sleep(EVERY)
+          due = @due.keys - @under_way.keys
+          due.each do |stream|
+            @due.delete(stream)
+            tell(stream)
+          end
+        end
+      end
+
+      private
+
+      def names = Core::Streams::StreamName
+
+      def tell(stream)
+        @under_way[stream] = true
+        sitting = names.sitting_id(stream)
+        @gathering.hub.aside(:poll_live, sitting: sitting, poll: names.part(stream)) do |done, live|
+          @under_way.delete(stream)
+          message = { t: 'results', stream: stream, live: live }
+          @gathering.send_transient(names.staff(sitting), JSON.generate(message), pass_on: true) if done && live
+        end
+      end
+    end
+  end
+end

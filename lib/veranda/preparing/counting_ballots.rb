@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Makes of answers without names what is kept of them, once their round is closed; and lets go of them, and of what tells whose they
+    # are. All of it may be done twice.
+    class CountingBallots
+      # @param archive [Store::Archive]
+      # @param sitting_id [String]
+      def initialize(archive, sitting_id)
+        @log = archive.log
+        @sitting_id = sitting_id
+      end
+
+      # Counts the closed rounds of a poll.
+      # @param id [String] of the poll
+      def count(id)
+        ballots = @log.ballots.of(names.poll(@sitting_id, id))
+        question = staff.polls[id]&.fetch(:question) or return
+        closed(id).each do |round|
+          perform('poll.count', Core::Polls::CountBallots.count(ballots, round, question), names.answers(@sitting_id, id))
+        end
+      end
+
+      # @param id [String] of a poll that is put away
+      def put_away(id)
+        return unless staff.polls[id]&.fetch(:away)
+
+        count(id)
+        @log.ballots.forget([names.poll(@sitting_id, id)])
+      end
+
+      # Closes and counts what is open in a class that is over, and keeps nothing by which one could tell who answered what.
+      def finish
+        return unless @log.state(names.sitting(@sitting_id)).first.ended?
+
+        staff.polls.begun.each { |row| close(row[:id]) }
+        @log.ballots.forget(@log.ballots.kept(@sitting_id))
+      end
+
+      private
+
+      def names = Core::Streams::StreamName
+      def staff = @staff ||= @log.state(names.staff(@sitting_id)).first
+      def poll(id) = @log.state(names.poll(@sitting_id, id)).first
+
+      def closed(id)
+        state = poll(id)
+        return [] unless state.nameless?
+
+        counted = @log.state(names.answers(@sitting_id, id)).first
+        state.rounds.select { |round| round[:closed_at] && !counted.counted?(round[:round]) }.map { |round| round[:round] }
+      end
+
+      def close(id)
+        round = poll(id).round
+        perform('poll.close', { poll: id, round: round[:round] }, names.staff(@sitting_id)) if round
+        count(id)
+      end
+
+      def perform(name, input, stream) = Deciding::Perform.call(@log, name, input, stream: stream)
+    end
+  end
+end
