@@ -123,7 +123,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     staff.call('stage', poll: 'p', question: { kind: 'one', text: 'Who gives way?', options: [{ id: 'a', text: 'Red' }, { id: 'b', text: 'Green' }], right: { options: ['a'] }, seconds: 60 })
     staff.call('stage', poll: 'q', question: { kind: 'short', text: 'Name a sound signal.' }, place: 'main')
     [1, 2].each do |round|
-      staff.call('open', poll: 'p', round: round, talk: round == 2)
+      staff.call('open', poll: 'p', round: round, **(round == 2 ? { talk: 60 } : {}))
       staff.call('close', poll: 'p', round: round)
     end
     staff.call('show', poll: 'p', tell: true, results: { round: 2, tally: { count: 0, right: nil, options: [] } })

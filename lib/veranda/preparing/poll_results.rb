@@ -106,7 +106,7 @@ module Veranda
 
       # What is shown to all is kept for ever and sent to everyone.
       def brief(results)
-        results.to_h { |name, value| [name, value.is_a?(Hash) && value[:groups] ? briefly(value) : value] }
+        results.except(:struck).to_h { |name, value| [name, value.is_a?(Hash) && value[:groups] ? briefly(value) : value] }
       end
 
       def briefly(tally)

@@ -112,7 +112,7 @@ module Veranda
 
       POLL = {
         poll_begun: object({ question: shape(:Question), place: maybe(STRING) }),
-        round_opened: object({ round: INTEGER, ends_at: maybe(MOMENT), talk: BOOLEAN }),
+        round_opened: object({ round: INTEGER, from: MOMENT, ends_at: maybe(MOMENT), talk: BOOLEAN }),
         round_closed: object({ round: INTEGER }),
         round_cleared: object({ round: INTEGER, on: BOOLEAN }),
         poll_shown: shape(:PollShown),

@@ -6,8 +6,8 @@ module Veranda
     module Polls
       include Language
 
-      ROUND = object({ round: INTEGER, opened_at: MOMENT, ends_at: maybe(MOMENT), closed_at: maybe(MOMENT), cleared: BOOLEAN,
-                       talk: BOOLEAN }, about: 'One opening of a poll; `talk` where people were asked to talk it over before.')
+      ROUND = object({ round: INTEGER, opened_at: MOMENT, from: MOMENT, ends_at: maybe(MOMENT), closed_at: maybe(MOMENT), cleared: BOOLEAN,
+                       talk: BOOLEAN }, about: 'One opening of a poll; answers are taken `from` a moment on, `talk` where people were asked to talk it over before.')
       RESULTS = { round: INTEGER, tally: shape(:Tally) }.freeze
       BESIDE = { since: INTEGER, before: shape(:Tally), moves: maybe(shape(:Moves)) }.freeze
 
@@ -19,7 +19,7 @@ module Veranda
         PollView: object({ question: maybe(shape(:Question)), place: maybe(STRING), rounds: list(shape(:PollRound)),
                            shown: maybe(shape(:PollShown)) },
                          about: 'A poll as everyone may know it to whom it was put; the question without what is right.'),
-        PollResults: object(RESULTS, may: BESIDE, about: 'What a round came to, or two side by side.'),
+        PollResults: object(RESULTS, may: { **BESIDE, struck: list(STRING) }, about: 'What a round came to, or two side by side.'),
         PollShown: object(RESULTS, may: { **BESIDE, right: shape(:RightAnswer), explanation: STRING },
                                    about: 'The same as everyone sees it, with what is right if that is told.'),
         RightAnswer: Commands.of(Core::Polls::Question::RIGHT),
@@ -32,7 +32,7 @@ module Veranda
                              spots: list(object({ x: NUMBER, y: NUMBER, count: INTEGER })) },
                       about: 'What the answers of a round come to; `count` alone where more would tell who gave which.'),
         AnswerGroup: object({ key: STRING, words: STRING, count: INTEGER,
-                              texts: list(object({ text: STRING, count: INTEGER, why: maybe(one_of(Core::Polls::Likeness::WHY)) })) },
+                              texts: list(object({ text: STRING, key: STRING, count: INTEGER, why: maybe(one_of(Core::Polls::Likeness::WHY)) })) },
                             about: 'Written answers that are taken for the same, and why.'),
         Spread: object({ count: INTEGER, least: NUMBER, lower: NUMBER, median: NUMBER, upper: NUMBER, most: NUMBER }),
         Moves: object({ count: INTEGER, ways: maybe(list(object({ from: ANYTHING, to: ANYTHING, count: INTEGER }))),

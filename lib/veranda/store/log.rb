@@ -106,6 +106,13 @@ module Veranda
         end
       end
 
+      # @param kind [String]
+      # @param sitting [String] id of a class
+      # @return [Array<String>] names of the streams of one kind that belong to parts of it
+      def parts_of(kind, sitting)
+        @db[:streams].where(Sequel.like(:name, "#{kind}/#{@db.dataset.escape_like(sitting)}.%")).select_order_map(:name)
+      end
+
       # @param names [Array<String>]
       # @return [Hash{String => Integer}] the head of each stream that there is
       def heads(names) = @db[:streams].where(name: names).select_hash(:name, :head)

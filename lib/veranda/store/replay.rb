@@ -5,7 +5,7 @@ module Veranda
     # Plays a recording back from the log: the state at any moment, and what follows. Going to a moment and playing up to it
     # show the same.
     #
-    # A moment is the class, its main room (or a breakout room) with what was written there, and the board on show; each costs one
+    # A moment is the class, its main room (or a breakout room) with what was written there, its polls, and the board on show; each costs one
     # snapshot and the entries after it. Other boards are asked for when they come on show.
     class Replay
       # @param log [Log]
@@ -21,13 +21,15 @@ module Veranda
         @place = names.place(sitting_id, place)
         @exchange = names.exchange(sitting_id, place)
         @streams = room ? [@sitting, @place, @exchange, *room[:boards].map { |board| names.board(board[:id]) }] : recording.streams
+        @polls = log.parts_of('poll', sitting_id).select { |name| [nil, place].include?(log.state(name).first.place) }
+        @streams += @polls
       end
 
       # @param t [Integer] ms into the recording
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
       def at(t)
         wall = @recording.clock.wall(t)
-        states = [@sitting, @place, @exchange].to_h { |name| [name, @log.state_at(name, wall)] }
+        states = [@sitting, @place, @exchange, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
         board = on_show(states[@place])
         states[board] = @log.state_at(board, wall) if board
         views = states.transform_values(&:view)

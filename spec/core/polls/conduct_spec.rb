@@ -82,7 +82,9 @@ RSpec.describe 'Polls in a class' do
     answer(:jonas, 'red')
     staff('close', round: 1)
     expect { staff('open', round: 3) }.to refusing(:no_such_round)
-    staff('open', round: 2, talk: true)
+    staff('open', round: 2, talk: 120)
+    expect { answer(:farah, 'red', round: 2) }.to refusing(:poll_not_yet)
+    hall.clock += 120_000
     %i[farah jonas].each { |who| answer(who, 'red', round: 2) }
     found = results.of(2, since: 1)
     expect(found[:moves]).to eq(count: 2, ways: [{ from: ['green'], to: ['red'], count: 1 }, { from: ['red'], to: ['red'], count: 1 }], right: { before: 0.5, after: 1.0, gain: 1.0 })
@@ -144,6 +146,14 @@ RSpec.describe 'Polls in a class' do
     expect(planned.world.state('poll/s1.p').round).to include(round: 1)
     expect { planned.do(odalys, 'class.cue', { cue: 'p' }) }.to refusing(:cue_is_poll)
     expect { planned.do(odalys, 'poll.open', { poll: 'fog', round: 1 }) }.to refusing(:no_such_poll)
+  end
+
+  it 'are asked in one go, as one writes in the exchange' do
+    hall.do(odalys, 'poll.open', { poll: 'p', round: 1, text: "? Who gives way?\n= Red\nGreen" })
+    expect(hall.staff.polls['p'][:question]).to include(kind: 'one', text: 'Who gives way?', right: { options: ['a'] })
+    expect(poll.question.keys).not_to include(:right)
+    expect { hall.do(odalys, 'poll.open', { poll: 'q', round: 1, text: "?\nRed" }) }.to refusing(:question_empty)
+    expect { hall.do(odalys, 'poll.open', { poll: 'q', round: 1, text: "? Which?\n#{"x\n" * 31}" }) }.to refusing(:too_many_options)
   end
 
   it 'refuse what nobody could answer, and more than a class can hold' do

@@ -305,7 +305,8 @@ export interface Commands {
     poll: string;
     round: number;
     seconds?: null | number;
-    talk?: boolean;
+    talk?: number;
+    text?: string;
   };
   'poll.answer': {
     round: number;

@@ -1270,11 +1270,12 @@ export interface StagedPoll {
   away: boolean;
 }
 /**
- * One opening of a poll; `talk` where people were asked to talk it over before.
+ * One opening of a poll; answers are taken `from` a moment on, `talk` where people were asked to talk it over before.
  */
 export interface PollRound {
   round: number;
   opened_at: number;
+  from: number;
   ends_at: number | null;
   closed_at: number | null;
   cleared: boolean;
@@ -1343,6 +1344,7 @@ export interface AnswerGroup {
   count: number;
   texts: {
     text: string;
+    key: string;
     count: number;
     why: ('spelling' | 'slip' | 'staff') | null;
   }[];
@@ -1394,6 +1396,7 @@ export interface PollResults {
   since?: number;
   before?: Tally;
   moves?: Moves | null;
+  struck?: string[];
 }
 /**
  * How a poll comes along; `missing` of those who have not answered, and how many `more`.
@@ -2285,6 +2288,7 @@ export interface PollBegunBody {
 }
 export interface RoundOpenedBody {
   round: number;
+  from: number;
   ends_at: number | null;
   talk: boolean;
 }

@@ -1,4 +1,5 @@
 import type { BoardRow, Cue, GroupPlan } from '../api/shapes';
+import { freshQuestion } from '../polls/words';
 import { count, minutesAndSeconds } from '../parts/words/times';
 
 type Boards = { id: string; name: string }[];
@@ -13,7 +14,7 @@ export interface CueKind {
   fresh: (boards: BoardRow[]) => Omit<Cue, 'id'> | null;
 }
 
-/** Every kind of cue, in the order in which they are offered. Polls and clips come with kinds of their own. */
+/** Every kind of cue, in the order in which they are offered. Clips come with a kind of their own. */
 export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
   timer: {
     adding: 'Start a timer',
@@ -41,6 +42,11 @@ export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
     adding: 'Split into rooms',
     name: ({ label, plan }) => `${label ? `${label}: ` : ''}${plan ? planWords(plan) : 'rooms'}`,
     fresh: () => ({ kind: 'rooms', plan: { by: 'size', number: 4, way: 'deal', minutes: 15 } }),
+  },
+  poll: {
+    adding: 'Ask a poll',
+    name: ({ label, question }) => `${label ? `${label}: ` : ''}poll “${question?.text || 'not written yet'}”`,
+    fresh: () => ({ kind: 'poll', question: freshQuestion() }),
   },
   record: {
     adding: 'Start recording',

@@ -1,5 +1,5 @@
 import { VERSION, type Commands } from '../api/contracts';
-import type { Entry, Glimpse, Incoming, Rights, RightsByStream, StreamPart, Timing, You } from '../api/shapes';
+import type { Entry, Glimpse, Incoming, PollLive, Rights, RightsByStream, StreamPart, Timing, You } from '../api/shapes';
 import { oncePerFrame } from './frames';
 import { Line, type Status } from './Line';
 import type { Outcome, Pending } from './pending';
@@ -33,6 +33,8 @@ export class LiveClient {
   skew = 0;
   connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
+  /** How polls come along, by stream, as staff were last told. */
+  private polls = new Map<string, PollLive>();
   private changed: () => void;
   private line: Line;
   private pending: Pending[] = [];
@@ -72,6 +74,9 @@ export class LiveClient {
   view<State>(stream: string): State | undefined {
     return this.states.shown(stream) as State | undefined;
   }
+
+  /** @returns how a poll comes along, as staff were last told; undefined while they were not */
+  pollLive = (stream: string): PollLive | undefined => this.polls.get(stream);
 
   /** @returns what one may do on a stream: as told of itself, or of the place that it belongs to */
   rightsOn(stream: string): Rights | undefined {
@@ -207,6 +212,9 @@ export class LiveClient {
       case 'timing':
         this.skew = message.timing.at - Date.now();
         return this.tell({ timing: message.timing });
+      case 'results':
+        this.polls.set(message.stream, message.live);
+        return this.changed();
       case 'pong':
         return void this.pongs.shift()?.();
       case 'error':

@@ -3,6 +3,7 @@ import { exchangeFold, threadFold } from './exchange';
 import type { Fold } from './fold';
 import { ownFold } from './own';
 import { placeFold } from './place';
+import { pollFold } from './poll';
 import { sittingFold } from './sitting';
 import { staffFold } from './staff';
 import { kindOf } from './streams';
@@ -15,6 +16,7 @@ const folds: Record<string, Fold<unknown>> = {
   exchange: exchangeFold as Fold<unknown>,
   thread: threadFold as Fold<unknown>,
   own: ownFold as Fold<unknown>,
+  poll: pollFold as Fold<unknown>,
 };
 
 /** A stream that this page knows nothing of is kept as it came. */

@@ -1,6 +1,7 @@
 import { FIRST_PAGE } from '../api/contracts';
 import { arrange } from './activities';
 import type { Entry, StaffView, Waiting } from '../api/shapes';
+import { stagedPolls } from './poll';
 import type { Fold } from './fold';
 
 export type StaffState = StaffView;
@@ -51,6 +52,10 @@ export const staffFold: Fold<StaffState> = {
       case 'rooms_opened':
       case 'rooms_closed':
         return { ...state, activities: arrange(state.activities, kind, body) };
+      case 'poll_staged':
+      case 'poll_opened':
+      case 'poll_put_away':
+        return { ...state, polls: stagedPolls(state.polls, kind, body) };
       case 'cued':
         return { ...state, cued: [...new Set([...state.cued, body.cue])] };
       default:

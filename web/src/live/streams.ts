@@ -8,6 +8,7 @@ export const staffStream = (sitting: string) => `staff/${sitting}`;
 export const placeStream = (sitting: string, place: string = MAIN) => `place/${sitting}.${place}`;
 export const exchangeStream = (sitting: string, place: string = MAIN) => `exchange/${sitting}.${place}`;
 export const threadStream = (sitting: string, thread: string) => `thread/${sitting}.${thread}`;
+export const pollStream = (sitting: string, poll: string) => `poll/${sitting}.${poll}`;
 export const ownStream = (sitting: string, person: string) => `own/${sitting}.${person}`;
 
 /** @returns the kind of a stream */

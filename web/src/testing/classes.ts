@@ -101,6 +101,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   copies: [],
   paired: null,
   activities: [],
+  polls: [],
   ...more,
 });
 

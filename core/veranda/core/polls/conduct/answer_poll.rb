@@ -31,9 +31,12 @@ module Veranda
           raise Refusal.new(:students_only, 'Polls are answered by students. Rehearse to try one out.') if by.staff?
           raise Refusal.new(:not_here, 'You are not in this class.') unless seat && !seat.out? && seat.place != Sittings::Places::WAITING
           return if state.takes?(input[:round], scene.at)
+          raise Refusal.new(:poll_not_yet, 'Answers are taken once you have talked it over. What you chose stays here.') if early?
 
           raise Refusal.new(:poll_closed, 'This poll is closed. What you chose stays here, and is not counted.')
         end
+
+        def early? = state.round&.then { |round| round[:round] == input[:round] && scene.at < round[:from] }
 
         def ballot(value)
           Ballot.new(poll: scene.name(:home), round: input[:round], person: by.id, value: value, change: Question.changing?(state.question))

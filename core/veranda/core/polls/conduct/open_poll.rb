@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Polls
-      # Opens a poll: it is put to everyone whom it is for, and they may answer. Every opening is a round. One that a cue holds is staged by
-      # this as well.
+      # Opens a poll: it is put to everyone whom it is for, and they may answer, at once or when they have talked it over. Every opening is a
+      # round. One that a cue holds, or that is written in one go ({Quick}), is staged by this as well.
       class OpenPoll < PollCommand
         on :staff, 'poll.open'
         begins { |concern| poll_of(concern) + answers_of(concern) }
@@ -14,8 +14,10 @@ module Veranda
           # The one that is to be opened, so that who asks twice opens one.
           required(:round).value(:integer, gteq?: 1, lteq?: Poll::MOST_ROUNDS)
           optional(:seconds).maybe(:integer, gteq?: 5, lteq?: 3_600)
-          # People were asked to talk it over.
-          optional(:talk).value(:bool)
+          # So long people talk it over before answers are taken.
+          optional(:talk).value(:integer, gteq?: 10, lteq?: 1_800)
+          # A question in one go, of a poll that is new.
+          optional(:text).value(:string, max_size?: Exchange::WritePost::LIMIT)
         end
 
         def decide
@@ -24,18 +26,20 @@ module Veranda
           return if poll.rounds.length >= input[:round]
 
           in_turn!
-          [*staging, *beginning, entry('round_opened', { round: input[:round], ends_at: ends_at, talk: input[:talk] || false }, on: poll_stream)]
+          [*staging, *beginning, entry('round_opened', { round: input[:round], from: from, ends_at: ends_at, talk: input.key?(:talk) }, on: poll_stream)]
         end
 
         private
 
         def row = plan.polls[input[:poll]]
         def cue = plan.cue(input[:poll])&.then { |cue| cue if cue[:kind] == 'poll' }
-        def question = row ? row[:question] : cue[:question]
+        def question = @question ||= row&.fetch(:question) || cue&.fetch(:question, nil) || (Quick.read(input[:text]) if input[:text])
+        def from = scene.at + ((input[:talk] || 0) * 1_000)
         def place = row && row[:place]
 
         def in_turn!
-          raise Refusal.new(:no_such_poll, 'There is no such poll in this class.') unless row || cue&.fetch(:question, nil)
+          raise Refusal.new(:no_such_poll, 'There is no such poll in this class.') unless question
+          raise Refusal.new(:too_many_polls, "A class has up to #{Staged::MOST} polls.") if row.nil? && plan.polls.size >= Staged::MOST
           raise Refusal.new(:poll_open, 'This poll is open already.') if poll.round
           raise Refusal.new(:no_such_round, 'This poll has no round before that.') if input[:round] > poll.rounds.length + 1
 
@@ -45,7 +49,7 @@ module Veranda
         def staging
           return [] if row
 
-          [entry('cued', { cue: input[:poll] }),
+          [(entry('cued', { cue: input[:poll] }) if cue),
            entry('poll_staged', { id: input[:poll], question: question, place: nil, step: sitting.step&.fetch(:id) })]
         end
 
@@ -56,7 +60,7 @@ module Veranda
 
         def ends_at
           seconds = input.key?(:seconds) ? input[:seconds] : question[:seconds]
-          seconds && scene.at + (seconds * 1_000)
+          seconds && from + (seconds * 1_000)
         end
       end
     end

@@ -6,8 +6,8 @@ module Veranda
       # A poll of a class as everyone may know it to whom it was put: the question without what is right, its rounds, and what was shown
       # of the answers. Who answered what, and how many, is in {Answers}.
       #
-      # A round is `{ round:, opened_at:, ends_at:, closed_at:, cleared:, talk: }`: `ends_at` where there is a time limit, `talk` where people
-      # were asked to talk it over before.
+      # A round is `{ round:, opened_at:, from:, ends_at:, closed_at:, cleared:, talk: }`: answers are taken `from` a moment on, up to `ends_at` where
+      # there is a time limit; `talk` where people are asked to talk it over before.
       class Poll
         # Openings of one poll.
         MOST_ROUNDS = 20
@@ -33,9 +33,11 @@ module Veranda
         # @return [Hash, nil] the round that is open
         def round = @rounds.last&.then { |round| round if round[:closed_at].nil? }
 
-        # @return [Boolean] whether answers are taken at a time; where there is a limit, up to it
         # @param at [Integer] ms since the epoch
-        def takes?(number, at) = !round.nil? && round[:round] == number && (round[:ends_at].nil? || at <= round[:ends_at])
+        # @return [Boolean] whether answers to a round are taken at a time
+        def takes?(number, at)
+          !round.nil? && round[:round] == number && at >= round[:from] && (round[:ends_at].nil? || at <= round[:ends_at])
+        end
 
         # @return [Boolean] whether staff never learn who answered what
         def nameless? = begun? && Question.nameless?(@question)
@@ -74,7 +76,7 @@ module Veranda
         # What is shown is of a round before, and would lead whoever answers now.
         def open_round(entry, body)
           @shown = nil
-          @rounds += [{ round: body[:round], opened_at: entry.at, ends_at: body[:ends_at], closed_at: nil, cleared: false, talk: body[:talk] }]
+          @rounds += [{ **body.slice(:round, :from, :ends_at, :talk), opened_at: entry.at, closed_at: nil, cleared: false }]
         end
 
         def change(number) = @rounds = @rounds.map { |round| round[:round] == number ? yield(round) : round }

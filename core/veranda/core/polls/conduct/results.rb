@@ -21,6 +21,7 @@ module Veranda
         # @return [Hash]
         def of(round, since: nil)
           alone = { round: round, tally: tally(round) }
+          alone = { **alone, struck: @answers.struck } if @answers.struck.any?
           since ? { **alone, since: since, before: tally(since), moves: moves(since, round) } : alone
         end
 

@@ -9,7 +9,7 @@ module Veranda
       # is where it is.
       #
       #   Likeness.new(['Fog horn', 'fog horns', 'fog hron', 'Bell']).groups
-      #   #=> [{ key: 'fog horn', words: 'Fog horn', count: 3, texts: [{ text: 'Fog horn', count: 1, why: nil }, …] }, { key: 'bell', … }]
+      #   #=> [{ key: 'fog horn', words: 'Fog horn', count: 3, texts: [{ text: 'Fog horn', key: 'fog horn', count: 1, why: nil }, …] }, { key: 'bell', … }]
       #
       # What has a figure in it is never put together by a slip: 2.7 is not 2.8. What most people wrote comes first and takes in the
       # others, each at the nearest; so a group never grows beyond what is near to its first.
@@ -47,7 +47,7 @@ module Veranda
         end
         private_class_method :singular
 
-        # @return [Array<Hash>] `{ key:, words:, count:, texts: [{ text:, count:, why: }] }`, most first; `words` as most wrote it
+        # @return [Array<Hash>] `{ key:, words:, count:, texts: [{ text:, key:, count:, why: }] }`, most first; `words` as most wrote it
         def groups
           by_key = @counts.keys.group_by { |text| Likeness.key(text) }
           homes = homes(by_key)
@@ -61,7 +61,7 @@ module Veranda
         def group(home, rows)
           rows = rows.sort_by { |text, _| [-@counts[text], text] }
           first = rows.find { |_, key| key == home }&.first || rows.first.first
-          texts = rows.map { |text, key| { text: text, count: @counts[text], why: why(text, key, home, first) } }
+          texts = rows.map { |text, key| { text: text, key: key, count: @counts[text], why: why(text, key, home, first) } }
           { key: home, words: first, count: texts.sum { |row| row[:count] }, texts: texts }
         end
 

@@ -1,0 +1,125 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useSyncExternalStore } from 'react';
+import { get, post } from '../api/http';
+import type { MyAnswer, PollLive, PollResults, Question } from '../api/shapes';
+import { useLive, useStreams } from '../live/hooks';
+import { newId } from '../live/LiveClient';
+import { standing, type PollState } from '../live/poll';
+import { partOf, pollStream, staffStream } from '../live/streams';
+
+/** A poll that was put to one, and its id in the class. */
+export interface Poll {
+  id: string;
+  state: PollState & { question: Question };
+}
+
+/** @returns the polls of a class that one may know of, in the order in which they were last opened */
+export function usePolls(sitting: string): Poll[] {
+  const live = useLive();
+  const before = pollStream(sitting, '');
+  const names = useSyncExternalStore(live.subscribe, () =>
+    live
+      .names()
+      .filter((name) => name.startsWith(before))
+      .sort()
+      .join(' '),
+  );
+  const streams = useMemo(() => (names ? names.split(' ') : []), [names]);
+  const states = useStreams<PollState>(streams);
+  return useMemo(() => {
+    const begun = streams.flatMap((stream, i) => {
+      const state = states[i];
+      return state?.question ? [{ id: partOf(stream)!, state: state as Poll['state'] }] : [];
+    });
+    const opened = ({ state }: Poll) => state.rounds.at(-1)?.opened_at ?? 0;
+    return begun.sort((one, other) => opened(one) - opened(other));
+  }, [streams, states]);
+}
+
+/** @returns how a poll comes along, for staff: as told while it is open, else asked for */
+export function usePollLive(sitting: string, poll: string, state: PollState | undefined): PollLive | undefined {
+  const live = useLive();
+  const stream = pollStream(sitting, poll);
+  const told = useSyncExternalStore(live.subscribe, () => live.pollLive(stream));
+  const round = state?.rounds.at(-1);
+  const asked = useQuery({
+    queryKey: ['poll-live', sitting, poll, round?.round, round?.closed_at],
+    queryFn: () => get<PollLive>(`/api/classes/${sitting}/polls/${poll}/live`),
+    enabled: round !== undefined,
+    gcTime: 0,
+  }).data;
+  // What was asked for once it was closed is the whole of it.
+  if (round?.closed_at && asked?.round === round.round) return asked;
+  return told && told.round === round?.round ? told : asked;
+}
+
+/** @returns what a round came to, or two side by side */
+export const useResults = (sitting: string, poll: string, round: number | undefined, since?: number, of: unknown = null) =>
+  useQuery({
+    queryKey: ['poll-results', sitting, poll, round, since ?? null, of],
+    queryFn: () =>
+      get<PollResults>(
+        `/api/classes/${sitting}/polls/${poll}/results?round=${round}${since ? `&since=${since}` : ''}`,
+      ),
+    enabled: round !== undefined,
+    placeholderData: (before) => before,
+    gcTime: 0,
+  });
+
+/** What one has answered oneself, and how one answers. */
+export function useMyAnswers(sitting: string, polls: Poll[]) {
+  const live = useLive();
+  const client = useQueryClient();
+  const rounds = polls.map(({ id, state }) => `${id}${state.rounds.length}`).join();
+  const key = ['my-answers', sitting, rounds];
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: () => get<{ answers: MyAnswer[] }>(`/api/classes/${sitting}/polls/mine`),
+    enabled: polls.length > 0,
+  });
+  const mine = (poll: string, round: number) =>
+    data?.answers.find((answer) => answer.poll === poll && answer.round === round)?.value;
+  /** @returns why it was not taken; null when it was */
+  const give = async (poll: string, round: number, value: unknown): Promise<string | null> => {
+    const outcome = await live.do('poll.answer', pollStream(sitting, poll), { round, value });
+    if (!outcome.ok) return outcome.says;
+    await client.invalidateQueries({ queryKey: ['my-answers', sitting] });
+    return null;
+  };
+  return { mine, give };
+}
+
+/** What staff do with polls. */
+export function usePollActs(sitting: string) {
+  const live = useLive();
+  const staff = staffStream(sitting);
+  const show = useMutation({
+    mutationFn: ({ poll, ...wish }: { poll: string; round?: number; since?: number; tell: boolean }) =>
+      post(`/api/classes/${sitting}/polls/${poll}/show`, wish),
+    onError: (error: Error) => live.notice('poll', error.message),
+  });
+  return {
+    show,
+    stage: async (question: Question, place: string | null = null) => {
+      const poll = newId();
+      const outcome = await live.do('poll.stage', staff, { poll, question, place });
+      return outcome.ok ? { poll } : { says: outcome.says };
+    },
+    /** Another round, or the first. */
+    open: (poll: string, state: PollState | undefined, more: { seconds?: number | null; talk?: boolean } = {}) =>
+      live.do('poll.open', staff, { poll, round: (state?.rounds.length ?? 0) + 1, ...more }),
+    close: (poll: string, round: number) => void live.do('poll.close', staff, { poll, round }),
+    seal: (poll: string) => void live.do('poll.seal', staff, { poll }),
+    clear: (poll: string, round: number, on: boolean) => void live.do('poll.clear', staff, { poll, round, on }),
+    putAway: (poll: string) => void live.do('poll.put_away', staff, { poll }),
+    group: (poll: string, key: string, to: string | null) => live.do('poll.group', staff, { poll, key, to }),
+    nameGroup: (poll: string, key: string, words: string) => live.do('poll.name_group', staff, { poll, key, words }),
+    strike: (poll: string, key: string, on: boolean) => live.do('poll.strike', staff, { poll, key, on }),
+  };
+}
+
+/** @returns the last round that counts, and the one before it */
+export function lastTwo(state: PollState): [number | undefined, number | undefined] {
+  const rounds = standing(state).map(({ round }) => round);
+  return [rounds.at(-1), rounds.at(-2)];
+}
