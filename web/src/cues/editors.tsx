@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import type { BoardRow, Cue } from '../api/shapes';
 import { PlanFields } from '../parts/rooms/PlanFields';
+import { PollCue } from '../polls/making/PollCue';
 import { Words } from '../parts/words/Words';
 
 interface EditorProps {
@@ -13,6 +14,8 @@ interface EditorProps {
   /** Its place among the cues of the step, from 1. */
   number: number;
   boards: BoardRow[];
+  /** Id of the lesson's course. */
+  course: string;
   onChange: (changes: Partial<Cue>) => void;
 }
 
@@ -98,6 +101,9 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
         />
       </Box>
     </>
+  ),
+  poll: ({ cue, course, onChange }) => (
+    <PollCue question={cue.question} course={course} onChange={(question) => onChange({ question })} />
   ),
   record: () => 'Start recording',
 };

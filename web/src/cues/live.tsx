@@ -24,6 +24,8 @@ export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
     if (activity?.state === 'dealt') return <Told>dealt: open</Told>;
     return <Told>{activity?.state === 'open' ? 'open' : 'done'}</Told>;
   },
+  // A poll has a card of its own.
+  poll: () => null,
   record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
 };
 

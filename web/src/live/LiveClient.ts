@@ -1,5 +1,15 @@
 import { VERSION, type Commands } from '../api/contracts';
-import type { Entry, Glimpse, Incoming, PollLive, Rights, RightsByStream, StreamPart, Timing, You } from '../api/shapes';
+import type {
+  Entry,
+  Glimpse,
+  Incoming,
+  PollLive,
+  Rights,
+  RightsByStream,
+  StreamPart,
+  Timing,
+  You,
+} from '../api/shapes';
 import { oncePerFrame } from './frames';
 import { Line, type Status } from './Line';
 import type { Outcome, Pending } from './pending';

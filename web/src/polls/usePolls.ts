@@ -54,13 +54,17 @@ export function usePollLive(sitting: string, poll: string, state: PollState | un
 }
 
 /** @returns what a round came to, or two side by side */
-export const useResults = (sitting: string, poll: string, round: number | undefined, since?: number, of: unknown = null) =>
+export const useResults = (
+  sitting: string,
+  poll: string,
+  round: number | undefined,
+  since?: number,
+  of: unknown = null,
+) =>
   useQuery({
     queryKey: ['poll-results', sitting, poll, round, since ?? null, of],
     queryFn: () =>
-      get<PollResults>(
-        `/api/classes/${sitting}/polls/${poll}/results?round=${round}${since ? `&since=${since}` : ''}`,
-      ),
+      get<PollResults>(`/api/classes/${sitting}/polls/${poll}/results?round=${round}${since ? `&since=${since}` : ''}`),
     enabled: round !== undefined,
     placeholderData: (before) => before,
     gcTime: 0,
@@ -89,6 +93,9 @@ export function useMyAnswers(sitting: string, polls: Poll[]) {
   return { mine, give };
 }
 
+/** s for which pairs talk a question over. */
+export const TALK = 120;
+
 /** What staff do with polls. */
 export function usePollActs(sitting: string) {
   const live = useLive();
@@ -106,8 +113,21 @@ export function usePollActs(sitting: string) {
       return outcome.ok ? { poll } : { says: outcome.says };
     },
     /** Another round, or the first. */
-    open: (poll: string, state: PollState | undefined, more: { seconds?: number | null; talk?: boolean } = {}) =>
+    open: (poll: string, state: PollState | undefined, more: { seconds?: number | null; talk?: number } = {}) =>
       live.do('poll.open', staff, { poll, round: (state?.rounds.length ?? 0) + 1, ...more }),
+    /** Has pairs talk it over, and takes answers to another round after that. */
+    talk: async (poll: string, state: PollState, place: string) => {
+      // Where pairs cannot be drawn, people talk all the same.
+      await post(`/api/classes/${sitting}/places/${place}/pairs`, { size: 2 }).catch((error: Error) =>
+        live.notice('not_paired', error.message),
+      );
+      await live.do('poll.open', staff, { poll, round: state.rounds.length + 1, talk: TALK });
+    },
+    /** A new one, written in one go. @returns why it was not opened; null when it was */
+    ask: async (text: string) => {
+      const outcome = await live.do('poll.open', staff, { poll: newId(), round: 1, text });
+      return outcome.ok ? null : outcome.says;
+    },
     close: (poll: string, round: number) => void live.do('poll.close', staff, { poll, round }),
     seal: (poll: string) => void live.do('poll.seal', staff, { poll }),
     clear: (poll: string, round: number, on: boolean) => void live.do('poll.clear', staff, { poll, round, on }),

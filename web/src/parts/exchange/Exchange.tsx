@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useConnection, useLive, usePlace } from '../../live/hooks';
 import { get, post as httpPost } from '../../api/http';
 import { PAGE_WIDTH } from '../../api/contracts';
@@ -23,10 +23,14 @@ interface Props {
   place: string;
   /** Whom to write to, see {@link usePosting}. */
   wanted?: { people: string[] } | null;
+  /** What comes before the words. */
+  above?: ReactNode;
+  /** Asks everyone what is written after a question mark. @returns why not; null when it is asked */
+  onAsk?: (text: string) => Promise<string | null>;
 }
 
 /** All written words that one may read in a place, in one stream, newest below. */
-export function Exchange({ sitting, place, wanted = null }: Props) {
+export function Exchange({ sitting, place, wanted = null, above, onAsk }: Props) {
   const stream = exchangeStream(sitting, place);
   const { words, threads, pinned } = useWords(sitting, place);
   const { you } = useConnection();
@@ -66,6 +70,7 @@ export function Exchange({ sitting, place, wanted = null }: Props) {
         </Box>
         <Filters words={words ?? []} filter={filter} onFilter={setFilter} />
       </Box>
+      {above}
       {kept.length > 0 && (
         <Box
           component="section"
@@ -113,6 +118,7 @@ export function Exchange({ sitting, place, wanted = null }: Props) {
         {...{ to: writing.to, onTo: writing.setTo, seats: writing.seats, reason: writing.reason, input: writing.input }}
         {...{ threadsReason: writing.threadsReason, remark: writing.remark, onPost: writing.post }}
         files={writing.mayBring ? files : null}
+        onAsk={onAsk}
       />
     </Box>
   );

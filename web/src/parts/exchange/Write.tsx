@@ -27,10 +27,12 @@ interface Props {
   onPost: (text: string, file?: string) => Promise<boolean>;
   /** Files that go with what one writes; null where none may. */
   files: ReturnType<typeof useAttaching> | null;
+  /** Asks everyone what is written after a question mark. @returns why not; null when it is asked */
+  onAsk?: (text: string) => Promise<string | null>;
 }
 
 /** Where one writes. What was refused comes back; who goes away with something unsent is asked. */
-export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost, files }: Props) {
+export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost, files, onAsk }: Props) {
   const [text, setText] = useState('');
   const [underway, setUnderway] = useState(0);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
@@ -43,13 +45,14 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
   const picker = useRef<HTMLInputElement>(null);
   useUnsent(text.trim() !== '' || underway > 0 || file !== null);
 
+  const asks = onAsk !== undefined && text.trimStart().startsWith('?');
   const send = async () => {
     const words = text.trim();
     if (!words && !file) return;
     setText('');
     files?.drop();
     setUnderway((n) => n + 1);
-    const taken = await onPost(words, file?.id);
+    const taken = asks ? (await onAsk(words)) === null : await onPost(words, file?.id);
     setUnderway((n) => n - 1);
     // A refused post goes back into the box, before what was written since.
     if (!taken) files?.back(file);
@@ -108,6 +111,11 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
           {remark && <Box sx={{ color: 'text.secondary' }}>{remark}</Box>}
         </Box>
         {reason && <Box sx={{ mt: 0.5 }}>{reason}</Box>}
+        {asks && (
+          <Box role="status" sx={{ mt: 0.5, bgcolor: 'veranda.wash', borderRadius: 1, p: 0.75 }}>
+            Enter opens this as a poll. Options go on the lines below (Shift+Enter), the right one with = in front.
+          </Box>
+        )}
         {(file || files?.says) && (
           <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, mt: 0.5 }}>
             {files?.says ?? `With ${file!.name}`}

@@ -43,7 +43,14 @@ export function Spot({ question, draft, onDraft }: FieldProps) {
         const scale = PAGE_WIDTH / box.width;
         put((event.clientX - box.left) * scale, (event.clientY - box.top) * scale);
       }}
-      sx={{ position: 'relative', cursor: 'crosshair', borderRadius: 1, overflow: 'hidden', border: 1, borderColor: 'divider' }}
+      sx={{
+        position: 'relative',
+        cursor: 'crosshair',
+        borderRadius: 1,
+        overflow: 'hidden',
+        border: 1,
+        borderColor: 'divider',
+      }}
     >
       <SpotGround question={question} onHeight={setHeight} />
       {draft.spot && (

@@ -49,23 +49,61 @@ export function Flow({ question, results, tell, asTable }: Props) {
       </text>
       <g transform="translate(0 34)">
         {bands.map((band) => (
-          <path key={`${band.from} ${band.to}`} d={ribbon(band)} fill={isRight(band.to) ? '#17665E' : '#B9A888'} fillOpacity={isRight(band.from) ? 0.55 : 0.38} />
+          <path
+            key={`${band.from} ${band.to}`}
+            d={ribbon(band)}
+            fill={isRight(band.to) ? '#17665E' : '#B9A888'}
+            fillOpacity={isRight(band.from) ? 0.55 : 0.38}
+          />
         ))}
         {bands.map((band) => (
-          <text key={`n ${band.from} ${band.to}`} x={(FROM + TO) / 2} y={(band.y0 + band.y1 + band.height) / 2 + 5} textAnchor="middle">
+          <text
+            key={`n ${band.from} ${band.to}`}
+            x={(FROM + TO) / 2}
+            y={(band.y0 + band.y1 + band.height) / 2 + 5}
+            textAnchor="middle"
+          >
             {band.count} {band.from === band.to ? 'stayed' : 'moved'}
           </text>
         ))}
         {left.map((end) => (
           <g key={end.key}>
-            <rect x={FROM - POST} y={end.y} width={POST} height={Math.max(end.height, 2)} rx={3} fill={isRight(end.key) ? '#17665E' : '#B9A888'} />
-            <Label x={FROM - POST - 10} y={end.y} anchor="end" words={words(end.value)} count={end.count} right={isRight(end.key)} />
+            <rect
+              x={FROM - POST}
+              y={end.y}
+              width={POST}
+              height={Math.max(end.height, 2)}
+              rx={3}
+              fill={isRight(end.key) ? '#17665E' : '#B9A888'}
+            />
+            <Label
+              x={FROM - POST - 10}
+              y={end.y}
+              anchor="end"
+              words={words(end.value)}
+              count={end.count}
+              right={isRight(end.key)}
+            />
           </g>
         ))}
         {ends.map((end) => (
           <g key={end.key}>
-            <rect x={TO} y={end.y} width={POST} height={Math.max(end.height, 2)} rx={3} fill={isRight(end.key) ? '#17665E' : '#B9A888'} />
-            <Label x={TO + POST + 10} y={end.y} anchor="start" words={words(end.value)} count={end.count} right={isRight(end.key)} />
+            <rect
+              x={TO}
+              y={end.y}
+              width={POST}
+              height={Math.max(end.height, 2)}
+              rx={3}
+              fill={isRight(end.key) ? '#17665E' : '#B9A888'}
+            />
+            <Label
+              x={TO + POST + 10}
+              y={end.y}
+              anchor="start"
+              words={words(end.value)}
+              count={end.count}
+              right={isRight(end.key)}
+            />
           </g>
         ))}
       </g>
@@ -73,7 +111,21 @@ export function Flow({ question, results, tell, asTable }: Props) {
   );
 }
 
-function Label({ x, y, anchor, words, count, right }: { x: number; y: number; anchor: 'start' | 'end'; words: string; count: number; right: boolean }) {
+function Label({
+  x,
+  y,
+  anchor,
+  words,
+  count,
+  right,
+}: {
+  x: number;
+  y: number;
+  anchor: 'start' | 'end';
+  words: string;
+  count: number;
+  right: boolean;
+}) {
   const short = words.length > 24 ? `${words.slice(0, 23)}…` : words;
   return (
     <>

@@ -46,7 +46,11 @@ export function Groups({ groups, acts }: { groups: AnswerGroup[]; acts?: GroupAc
           <Bar share={group.count / most} />
           {group.texts.some(({ why }) => why) && (
             <Box sx={{ fontSize: 13, color: 'text.secondary', overflowWrap: 'anywhere' }}>
-              with {group.texts.filter(({ why }) => why).map(({ text, why }) => `“${text}” (${WHY[why!]})`).join(', ')}
+              with{' '}
+              {group.texts
+                .filter(({ why }) => why)
+                .map(({ text, why }) => `“${text}” (${WHY[why!]})`)
+                .join(', ')}
             </Box>
           )}
         </Box>
@@ -66,7 +70,9 @@ interface MenuProps {
 const MOST_OFFERED = 12;
 
 function Menu({ group, groups, acts, onName }: MenuProps) {
-  const apart = [...new Set(group.texts.filter(({ why }) => why === 'slip' || why === 'staff').map(({ text }) => text))];
+  const apart = [
+    ...new Set(group.texts.filter(({ why }) => why === 'slip' || why === 'staff').map(({ text }) => text)),
+  ];
   return (
     <MenuWord label="Change" hint={`Change “${group.words}”`}>
       {(close) => [

@@ -20,7 +20,16 @@ export function Heat({ question, tally, tell }: { question: Question; tally: Tal
         style={{ position: 'absolute', inset: 0, width: '100%', height: '100%' }}
       >
         {area && (
-          <rect x={area.x} y={area.y} width={area.w} height={area.h} fill="none" stroke="#17665E" strokeWidth={6} strokeDasharray="18 10" />
+          <rect
+            x={area.x}
+            y={area.y}
+            width={area.w}
+            height={area.h}
+            fill="none"
+            stroke="#17665E"
+            strokeWidth={6}
+            strokeDasharray="18 10"
+          />
         )}
         {spots.map(({ x, y, count }) => (
           <g key={`${x} ${y}`}>
@@ -34,7 +43,14 @@ export function Heat({ question, tally, tell }: { question: Question; tally: Tal
               strokeWidth={4}
             />
             {count > 1 && (
-              <text x={x + SPOT_SQUARE / 2} y={y + SPOT_SQUARE / 2 + 12} textAnchor="middle" fontSize={34} fontWeight={700} fill="#FFFDF9">
+              <text
+                x={x + SPOT_SQUARE / 2}
+                y={y + SPOT_SQUARE / 2 + 12}
+                textAnchor="middle"
+                fontSize={34}
+                fontWeight={700}
+                fill="#FFFDF9"
+              >
                 {count}
               </text>
             )}

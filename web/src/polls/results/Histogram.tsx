@@ -10,7 +10,10 @@ interface Column {
 export function Histogram({ question, tally }: { question: Question; tally: Tally }) {
   const columns: Column[] = tally.points
     ? tally.points.map(({ point, count }) => ({ label: String(point), count }))
-    : (tally.bins ?? []).map(({ from, to, count }) => ({ label: from === to ? plain(from) : `${plain(from)}–${plain(to)}`, count }));
+    : (tally.bins ?? []).map(({ from, to, count }) => ({
+        label: from === to ? plain(from) : `${plain(from)}–${plain(to)}`,
+        count,
+      }));
   const most = Math.max(1, ...columns.map(({ count }) => count));
   const [low, high] = question.ends ?? [];
   const { spread } = tally;
@@ -24,14 +27,28 @@ export function Histogram({ question, tally }: { question: Question; tally: Tall
           <Box
             component="li"
             key={label}
-            sx={{ flex: 1, minWidth: 0, height: 1, display: 'flex', flexDirection: 'column', justifyContent: 'flex-end' }}
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              height: 1,
+              display: 'flex',
+              flexDirection: 'column',
+              justifyContent: 'flex-end',
+            }}
           >
             <Box sx={{ textAlign: 'center', fontWeight: 700, fontSize: 13 }}>{count || ''}</Box>
             <Box
               aria-hidden
-              sx={{ height: `${(count / most) * 74}%`, minHeight: 2, bgcolor: 'primary.main', borderRadius: '4px 4px 0 0' }}
+              sx={{
+                height: `${(count / most) * 74}%`,
+                minHeight: 2,
+                bgcolor: 'primary.main',
+                borderRadius: '4px 4px 0 0',
+              }}
             />
-            <Box sx={{ textAlign: 'center', fontSize: 13, borderTop: 1, borderColor: 'divider', overflowWrap: 'anywhere' }}>
+            <Box
+              sx={{ textAlign: 'center', fontSize: 13, borderTop: 1, borderColor: 'divider', overflowWrap: 'anywhere' }}
+            >
               {label}
             </Box>
           </Box>
@@ -46,8 +63,8 @@ export function Histogram({ question, tally }: { question: Question; tally: Tall
       {spread && (
         <Box sx={{ mt: 1, fontSize: 14 }}>
           Median <strong>{plain(spread.median)}</strong>
-          {question.unit && ` ${question.unit}`}, the middle half from {plain(spread.lower)} to {plain(spread.upper)}; least{' '}
-          {plain(spread.least)}, most {plain(spread.most)}.
+          {question.unit && ` ${question.unit}`}, the middle half from {plain(spread.lower)} to {plain(spread.upper)};
+          least {plain(spread.least)}, most {plain(spread.most)}.
         </Box>
       )}
     </Box>

@@ -29,7 +29,11 @@ export function TableOf({ question, tally, tell }: Props) {
     return (
       <Table
         head={['answer', 'points', 'mean place']}
-        rows={tally.places.map(({ option, points, mean }) => [text.get(option) ?? option, points, mean?.toFixed(2) ?? '–'])}
+        rows={tally.places.map(({ option, points, mean }) => [
+          text.get(option) ?? option,
+          points,
+          mean?.toFixed(2) ?? '–',
+        ])}
       />
     );
   if (tally.groups)
@@ -39,7 +43,8 @@ export function TableOf({ question, tally, tell }: Props) {
         rows={tally.groups.map(({ words, count, texts }) => [words, count, texts.map((one) => one.text).join(', ')])}
       />
     );
-  if (tally.points) return <Table head={['point', 'people']} rows={tally.points.map(({ point, count }) => [point, count])} />;
+  if (tally.points)
+    return <Table head={['point', 'people']} rows={tally.points.map(({ point, count }) => [point, count])} />;
   if (tally.bins)
     return (
       <Table
@@ -48,7 +53,12 @@ export function TableOf({ question, tally, tell }: Props) {
       />
     );
   if (tally.spots)
-    return <Table head={['from the left', 'from above', 'people']} rows={tally.spots.map(({ x, y, count }) => [x, y, count])} />;
+    return (
+      <Table
+        head={['from the left', 'from above', 'people']}
+        rows={tally.spots.map(({ x, y, count }) => [x, y, count])}
+      />
+    );
   return null;
 }
 

@@ -7,6 +7,8 @@ import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { MAIN } from '../../live/streams';
 import { Waiting } from '../../parts/frame/Waiting';
+import { PollLine } from '../../polls/card/PollLine';
+import { usePollActs, usePolls } from '../../polls/usePolls';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
@@ -22,6 +24,10 @@ import { Wall } from './Wall';
 
 // Only staff look at them.
 const RoomsPage = lazy(() => import('./rooms/RoomsPage').then(({ RoomsPage }) => ({ default: RoomsPage })));
+
+// What was answered is looked at now and then.
+const PollPage = lazy(() => import('../../polls/page/PollPage').then(({ PollPage }) => ({ default: PollPage })));
+const ShownPoll = lazy(() => import('../../polls/page/ShownPoll').then(({ ShownPoll }) => ({ default: ShownPoll })));
 
 interface Props {
   sitting: SittingState;
@@ -39,6 +45,11 @@ interface Props {
   /** Leaves the rooms, while staff look at all of them at once. */
   rooms: (() => void) | null;
   onLeaveWall: () => void;
+  /** The poll whose results staff look at. */
+  poll: string | null;
+  onLeavePoll: () => void;
+  /** Comes up with what is to be answered, where that is not beside the paper. */
+  onAnswer: (() => void) | null;
   /** Writes to these people alone. */
   onWrite: (...people: string[]) => void;
 }
@@ -55,9 +66,21 @@ export function ClassPaper({
   at: where,
   rooms,
   onLeaveWall,
+  poll,
+  onLeavePoll,
+  onAnswer,
   onWrite,
 }: Props) {
   const staff = useStaff(sitting.id);
+  const polls = usePolls(sitting.id);
+  const acts = usePollActs(sitting.id);
+  const [put, setPut] = useState<unknown>(null);
+  // Each puts away for themselves what was shown; shown anew, it is there again.
+  const shownPoll = polls.findLast(
+    ({ state }) => state.shown && state.shown !== put && (!state.place || state.place === where),
+  );
+  const looked = poll ? polls.find(({ id }) => id === poll) : undefined;
+  const staged = staff?.polls.find(({ id }) => id === poll);
   const own = useOwn(sitting.id);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
   // What one looked at may have been closed meanwhile.
@@ -90,6 +113,7 @@ export function ClassPaper({
         pb: { xs: 0.5, md: 1 },
       }}
     >
+      {onAnswer && <PollLine sitting={sitting.id} onAnswer={onAnswer} />}
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
       <TimerLine place={place} room={room} staff={you.staff} />
@@ -115,9 +139,22 @@ export function ClassPaper({
         />
       )}
       {copy && <Followed board={copy.board} />}
-      {rooms && staff ? (
+      {looked && staged ? (
+        <Suspense fallback={<Waiting />}>
+          <PollPage sitting={sitting.id} poll={staged} state={looked.state} onLeave={onLeavePoll} />
+        </Suspense>
+      ) : rooms && staff ? (
         <Suspense fallback={<Waiting />}>
           <RoomsPage {...{ sitting, staff, at: where }} onLeave={rooms} />
+        </Suspense>
+      ) : shownPoll ? (
+        <Suspense fallback={<Waiting />}>
+          <ShownPoll
+            question={shownPoll.state.question}
+            shown={shownPoll.state.shown!}
+            onLeave={() => setPut(shownPoll.state.shown)}
+            onSeal={you.staff ? () => acts.seal(shownPoll.id) : undefined}
+          />
         </Suspense>
       ) : wall && staff && !copy ? (
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />

@@ -10,6 +10,8 @@ import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
 import { Fallible } from '../../parts/frame/Fallible';
 import { FromBelow } from '../../parts/frame/FromBelow';
+import { StudentPolls } from '../../polls/card/StudentPolls';
+import { usePollActs } from '../../polls/usePolls';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
@@ -55,19 +57,30 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const looking = useRoaming(room, place, you);
   const [wall, setWall] = useState<string | null>(null);
   const [rooms, setRooms] = useState(false);
+  const [poll, setPoll] = useState<string | null>(null);
   const actions = useRooms(sitting.id);
+  const polls = usePollActs(sitting.id);
   const walk = () => {
     looking.back();
     setWall(null);
     setPanel(null);
     // From inside a room one key leads out again, to where all are seen.
     if (at !== MAIN) actions.stepIn(MAIN, at);
+    setPoll(null);
     setRooms(at !== MAIN || !rooms);
+  };
+  const lookAtPoll = (id: string) => {
+    looking.back();
+    setWall(null);
+    setRooms(false);
+    setPanel(null);
+    setPoll(id);
   };
   const lookRound = () => (at === MAIN && rooms ? undefined : walk());
   const hang = (board: string | null) => {
     looking.back();
     setRooms(false);
+    setPoll(null);
     if (board) setPanel(null);
     setWall(board);
   };
@@ -79,6 +92,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const look = (board: string, page: string) => {
     setWall(null);
     setRooms(false);
+    setPoll(null);
     looking.look(board, page);
   };
   const regions = useRegions(you.id, currentStep(sitting)?.leads);
@@ -97,13 +111,21 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           onWall={hang}
           at={at}
           onRooms={lookRound}
+          course={course}
+          onPoll={lookAtPoll}
         />
       </Suspense>
     </Fallible>
   );
   const words = (
     <Fallible what="The exchange" of={at}>
-      <Exchange sitting={sitting.id} place={at} wanted={wanted} />
+      <Exchange
+        sitting={sitting.id}
+        place={at}
+        wanted={wanted}
+        onAsk={you.staff ? polls.ask : undefined}
+        above={!you.staff && <StudentPolls sitting={sitting.id} />}
+      />
     </Fallible>
   );
   const [arrangement, setArrangement] = useState<Arrangement>(USUAL);
@@ -142,6 +164,9 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           <ClassPaper
             {...{ sitting, place, room, you, course, looking, wall, at }}
             rooms={rooms && at === MAIN ? () => setRooms(false) : null}
+            poll={poll}
+            onLeavePoll={() => setPoll(null)}
+            onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'exchange') : null}
             onLeaveWall={() => setWall(null)}
             onWrite={write}
           />

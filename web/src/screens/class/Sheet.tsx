@@ -5,6 +5,7 @@ import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
 import { sittingStream, staffStream } from '../../live/streams';
+import { PollsOfSheet } from '../../polls/card/PollsOfSheet';
 import { minutesOf } from '../../parts/words/times';
 import { MaterialAtHand } from './MaterialAtHand';
 import { AtTheDoors } from './AtTheDoors';
@@ -30,10 +31,14 @@ interface Props {
   at: string;
   /** Looks at the rooms in place of the board. */
   onRooms: () => void;
+  /** Id of the course. */
+  course: string;
+  /** Looks at what a poll came to, in place of the board. */
+  onPoll: (poll: string) => void;
 }
 
 /** The instructor's own column: this step's notes, what comes next, and the rules in force. */
-export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at, onRooms }: Props) {
+export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at, onRooms, course, onPoll }: Props) {
   const live = useLive();
   const { timing } = useConnection();
   const step = currentStep(sitting);
@@ -97,8 +102,9 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at,
       )}
       {timing?.squeeze && timing.squeeze.length > 0 && <Late sitting={sitting} squeeze={timing.squeeze} />}
       {planned && (
-        <StepCues sitting={sitting} staff={staff} place={place} stream={staffStream(sitting.id)} step={planned} />
+        <StepCues {...{ sitting, staff, place, at, onPoll }} stream={staffStream(sitting.id)} step={planned} />
       )}
+      <PollsOfSheet {...{ sitting, staff, at, course }} onLook={onPoll} />
       {split && rooms}
       {planned?.material && <MaterialAtHand id={planned.material} />}
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}

@@ -1,12 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { StaffStep } from '../../api/shapes';
+import type { Cue, StaffStep } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
+import { openRound } from '../../live/poll';
 import type { PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
 import { CUE_LIVE } from '../../cues/live';
 import { cueName } from '../../cues/kinds';
+import { StaffCard } from '../../polls/card/StaffCard';
+import { usePollActs, usePolls } from '../../polls/usePolls';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 
 interface Props {
@@ -16,18 +19,34 @@ interface Props {
   /** Stream that cues are fired on. */
   stream: string;
   step: StaffStep;
+  /** The place one is in. */
+  at: string;
+  /** Looks at what a poll came to. */
+  onPoll: (poll: string) => void;
 }
 
-/** The cues of the present step, each fired by a click or by Alt and its number. */
-export function StepCues({ sitting, staff, place, stream, step }: Props) {
+/**
+ * The cues of the present step, each fired by a click or by Alt and its number. A poll is a card from the beginning: its key opens it, and
+ * closes it again.
+ */
+export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Props) {
   const live = useLive();
+  const polls = usePolls(sitting.id);
+  const acts = usePollActs(sitting.id);
   const cues = step.cues ?? [];
-  const fire = (id: string) => void live.do('class.cue', stream, { cue: id });
+  const stateOf = (id: string) => polls.find((poll) => poll.id === id)?.state;
+  const fire = ({ id, kind }: Cue) => {
+    if (kind !== 'poll') return void live.do('class.cue', stream, { cue: id });
+    const state = stateOf(id);
+    const open = state && openRound(state);
+    if (open) acts.close(id, open.round);
+    else void acts.open(id, state);
+  };
   useShortcuts(
     Object.fromEntries(
       cues
         .slice(0, 9)
-        .map((cue, i) => [`Alt+${i + 1}`, [capital(cueName(cue, staff.boards)), () => fire(cue.id)] as const]),
+        .map((cue, i) => [`Alt+${i + 1}`, [capital(cueName(cue, staff.boards)), () => fire(cue)] as const]),
     ),
   );
   if (cues.length === 0) return null;
@@ -37,14 +56,24 @@ export function StepCues({ sitting, staff, place, stream, step }: Props) {
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 0.75 }}>
         {cues.map((cue, i) => (
           <Box component="li" key={cue.id}>
-            <Button
-              title={`Alt+${i + 1}`}
-              onClick={() => fire(cue.id)}
-              sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
-            >
-              {capital(cueName(cue, staff.boards))}
-              {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
-            </Button>
+            {cue.kind === 'poll' && cue.question ? (
+              <StaffCard
+                sitting={sitting.id}
+                {...{ at, id: cue.id, question: cue.question }}
+                state={stateOf(cue.id)}
+                hint={`Alt+${i + 1}`}
+                onLook={onPoll}
+              />
+            ) : (
+              <Button
+                title={`Alt+${i + 1}`}
+                onClick={() => fire(cue)}
+                sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
+              >
+                {capital(cueName(cue, staff.boards))}
+                {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
+              </Button>
+            )}
           </Box>
         ))}
       </Box>

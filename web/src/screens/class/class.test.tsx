@@ -163,6 +163,8 @@ describe('the sheet', () => {
         onWall={hung}
         at="main"
         onRooms={vi.fn()}
+        course="navigation"
+        onPoll={vi.fn()}
       />
     );
   };

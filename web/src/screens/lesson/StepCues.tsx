@@ -43,6 +43,7 @@ export function StepCues({ lesson, cues, onCues }: Props) {
                 cue,
                 number: i + 1,
                 boards: lesson.boards,
+                course: lesson.course_id,
                 onChange: (changes) => change(cue.id, changes),
               })}
             </Box>

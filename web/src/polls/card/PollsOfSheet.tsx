@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { openRound } from '../../live/poll';
+import { currentStep, type SittingState } from '../../live/sitting';
+import type { StaffState } from '../../live/staff';
+import { NewPoll } from '../making/NewPoll';
+import { usePolls } from '../usePolls';
+import { StaffCard } from './StaffCard';
+
+interface Props {
+  sitting: SittingState;
+  staff: StaffState;
+  /** The place one is in. */
+  at: string;
+  /** Id of the course whose bank one takes from. */
+  course: string;
+  onLook: (poll: string) => void;
+}
+
+/** For staff: the polls that are at hand besides those that the present step has as cues; open ones first. */
+export function PollsOfSheet({ sitting, staff, at, course, onLook }: Props) {
+  const polls = usePolls(sitting.id);
+  const [making, setMaking] = useState(false);
+  const step = currentStep(sitting)?.id;
+  const cues = new Set(staff.steps.find(({ id }) => id === step)?.cues?.map(({ id }) => id));
+  const state = (id: string) => polls.find((poll) => poll.id === id)?.state;
+  const isOpen = (id: string) => {
+    const known = state(id);
+    return known !== undefined && openRound(known) !== undefined;
+  };
+  const rows = staff.polls
+    .filter(({ id, away }) => !away && !cues.has(id))
+    .sort((one, other) => Number(isOpen(other.id)) - Number(isOpen(one.id)));
+  return (
+    <Box component="section" aria-label="Polls">
+      <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Polls</Box>
+      <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+        {rows.map(({ id, question }) => (
+          <StaffCard key={id} sitting={sitting.id} {...{ at, id, question, onLook }} state={state(id)} />
+        ))}
+        <Button size="small" onClick={() => setMaking(true)} sx={{ alignSelf: 'flex-start' }}>
+          Ask something
+        </Button>
+      </Box>
+      {making && <NewPoll {...{ sitting, at, course }} onClose={() => setMaking(false)} />}
+    </Box>
+  );
+}

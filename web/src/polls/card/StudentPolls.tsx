@@ -1,0 +1,119 @@
+import Box from '@mui/material/Box';
+import { useServerNow } from '../../live/hooks';
+import { openRound } from '../../live/poll';
+import { duration } from '../../parts/words/times';
+import { Answering } from '../answering/Answering';
+import { Picture } from '../answering/Picture';
+import { AfterAnswering } from './AfterAnswering';
+import { useMyAnswers, usePolls, type Poll } from '../usePolls';
+import { answerWords, termsOf } from '../words';
+
+/** Polls that were put to one, open ones first; those that were closed tell what one has answered. */
+export function StudentPolls({ sitting }: { sitting: string }) {
+  const polls = usePolls(sitting);
+  const { mine, give } = useMyAnswers(sitting, polls);
+  const open = polls.filter(({ state }) => openRound(state));
+  const closed = polls.filter(({ state }) => !openRound(state) && state.rounds.length > 0).slice(-3);
+  if (open.length + closed.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Polls"
+      sx={{
+        px: 1.75,
+        py: 1.25,
+        borderBottom: 1,
+        borderColor: 'divider',
+        maxHeight: '72%',
+        overflowY: 'auto',
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1.25,
+      }}
+    >
+      {open.map((poll) => {
+        const round = openRound(poll.state)!.round;
+        return (
+          <OpenCard
+            key={`${poll.id} ${round}`}
+            {...{ sitting, poll }}
+            mine={mine(poll.id, round)}
+            onGive={(value) => give(poll.id, round, value)}
+          />
+        );
+      })}
+      {closed.map((poll) => (
+        <ClosedLine key={poll.id} poll={poll} mine={mine(poll.id, poll.state.rounds.at(-1)!.round)} />
+      ))}
+    </Box>
+  );
+}
+
+interface OpenProps {
+  sitting: string;
+  poll: Poll;
+  mine: unknown;
+  onGive: (value: unknown) => Promise<string | null>;
+}
+
+function OpenCard({ sitting, poll: { id, state }, mine, onGive }: OpenProps) {
+  const { question } = state;
+  const { from, ends_at, round } = openRound(state)!;
+  const now = useServerNow(1_000);
+  return (
+    <Box
+      component="section"
+      aria-label={question.text}
+      sx={{
+        p: 1.5,
+        borderRadius: 1,
+        border: 2,
+        borderColor: 'primary.main',
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1,
+      }}
+    >
+      <Box>
+        <Box component="h3" dir="auto" sx={{ m: 0, typography: 'h3', overflowWrap: 'anywhere' }}>
+          {question.text}
+        </Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {[round > 1 ? `round ${round}` : null, ...termsOf(question)].filter((words) => words !== null).join(' · ')}
+        </Box>
+      </Box>
+      {question.picture && question.kind !== 'spot' && <Picture of={question.picture} alt="" />}
+      {now < from ? (
+        <Box role="status">
+          Talk it over first. Answers are taken in <strong>{duration(from - now)}</strong>.
+        </Box>
+      ) : (
+        <>
+          {ends_at && (
+            <Box sx={{ fontSize: 14 }}>
+              <strong>{duration(ends_at - now)}</strong> left
+            </Box>
+          )}
+          <Answering key={round} {...{ question, mine, onGive }} />
+        </>
+      )}
+      {question.results === 'after' && mine !== undefined && (
+        <AfterAnswering {...{ sitting, poll: id, question, mine }} />
+      )}
+    </Box>
+  );
+}
+
+function ClosedLine({ poll: { state }, mine }: { poll: Poll; mine: unknown }) {
+  return (
+    <Box sx={{ fontSize: 14 }}>
+      <Box component="span" dir="auto" sx={{ fontWeight: 650 }}>
+        {state.question.text}
+      </Box>{' '}
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        closed
+        {mine !== undefined && `. You answered: ${answerWords(state.question, mine)}`}
+      </Box>
+    </Box>
+  );
+}
