@@ -88,13 +88,40 @@ module Demo
       act('odalys', minute + minutes, 'rooms.bring_back', staff, activity: "#{@id}-rooms", rooms: rooms.map { |room| room[:id] }, people: people)
     end
 
+    # A poll in rounds, two minutes each, shown side by side and taken from view again.
+    # @param id [String]
+    # @param rounds [Array<Hash{String => Object}>] answers by person
+    def ask(minute, id, question, rounds)
+      staff, poll = "staff/#{@id}", "poll/#{@id}.#{id}"
+      act('odalys', minute, 'poll.stage', staff, poll: id, question: question)
+      rounds.each.with_index(1) do |answers, round|
+        from = minute + ((round - 1) * 2.5)
+        act('odalys', from + 0.1, 'poll.open', staff, poll: id, round: round, **(round > 1 ? { talk: 30 } : {}))
+        answers.each_with_index { |(person, value), i| act(person, from + 0.7 + (i * 0.08), 'poll.answer', poll, round: round, value: value) }
+        act('odalys', from + 2, 'poll.close', staff, poll: id, round: round)
+      end
+      over = minute + (rounds.length * 2.5)
+      act('odalys', over, :show, id, round: rounds.length, **(rounds.length > 1 ? { since: rounds.length - 1 } : {}))
+      act('odalys', over + 1.5, 'poll.seal', staff, poll: id)
+    end
+
     # Ends the class and carries everything out in order of time.
     def finish(minute, people)
       people.each_with_index { |person, index| act(person, minute - 0.4 + index * 0.02, 'class.leave', @sitting, place: 'main') }
       act('odalys', minute, 'class.end', @sitting)
-      @acts.sort.each do |at, _, person, wire_name, stream, input|
+      @acts.sort_by { |at, number, *| [at, number] }.each do |at, _, person, wire_name, stream, input|
+        next show_poll(person, stream, at, **input) if wire_name == :show
+
         @hands.do(person, wire_name, stream, at: at, sitting: @id, **input)
       end
+    end
+
+    private
+
+    # What a poll came to is worked out before it is shown.
+    def show_poll(person, poll, at, **rounds)
+      by = School.person(person).to_h.slice(:id, :name, :role)
+      Veranda::Preparing::PollResults.new(@archive, @id).show(poll, by: by, tell: true, at: at, **rounds)
     end
   end
 end

@@ -12,6 +12,13 @@ module Demo
     ROOMS = { by: 'rooms', number: 3, way: 'deal', names: %w[Pell Marram Sable], minutes: 20, ask: 20,
               words: 'Roll for visibility, then place your counters. One of you is the lookout. Write who gives way and why.' }.freeze
 
+    # Rule 15: of two power-driven vessels that cross, the one which has the other on her own starboard side keeps out of the way.
+    WHO = { kind: 'one', text: 'Red hull meets Green hull. Who gives way?', right: { options: ['red'] },
+            explanation: 'Rule 15: Red has Green on her own starboard side, so Red keeps out of the way.',
+            options: [{ id: 'red', text: 'Red gives way' }, { id: 'green', text: 'Green gives way' }, { id: 'both', text: 'Both turn' }] }.freeze
+    SIGNAL = { kind: 'short', text: 'Name one sound signal in fog, and who gives it.', names: false }.freeze
+    SURE = { kind: 'scale', text: 'How sure are you of Rule 15 now?', ends: ['not at all', 'quite sure'], names: false }.freeze
+
     STEPS = [
       { id: 'names', title: 'Names', minutes: 10, shortest: 6, notes: 'Everyone writes a first name; sort them together.',
         board: 'rules-names', rules: JOIN_IN },
@@ -20,12 +27,18 @@ module Demo
         cues: [{ id: 'lights-look', kind: 'show', board: 'rules-lights', page: 'p1' }, { id: 'lights-own', kind: 'hand_out', board: 'rules-lights' }] },
       { id: 'crossing', title: 'Crossing', minutes: 35, shortest: 25, board: 'rules-crossing', rules: JOIN_IN,
         notes: 'Ask first, then draw. Farah and Jonas mixed up port last week. Show Sable Rock from the north.',
-        cues: [{ id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think', until_done: true }, { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' },
+        cues: [{ id: 'crossing-who', kind: 'poll', question: WHO },
+               { id: 'crossing-think', kind: 'timer', seconds: 120, label: 'Think', until_done: true },
+               { id: 'crossing-rule', kind: 'show', board: 'rules-slides', page: 'p1' },
                { id: 'crossing-pairs', kind: 'pairs', size: 2, board: 'rules-crossing' }] },
       { id: 'fog', title: 'Fog drill', minutes: 28, shortest: 20, notes: 'Three groups. One sounds, the others say what she is.',
-        board: 'rules-fog', cues: [{ id: 'fog-rooms', kind: 'rooms', label: 'Fog drill', plan: ROOMS }, { id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
+        board: 'rules-fog',
+        cues: [{ id: 'fog-signal', kind: 'poll', question: SIGNAL },
+               { id: 'fog-rooms', kind: 'rooms', label: 'Fog drill', plan: ROOMS },
+               { id: 'fog-round', kind: 'timer', seconds: 300, label: 'Round' }] },
       { id: 'reports', title: 'Reports', minutes: 15, shortest: 10, notes: 'Two minutes for each group.', board: 'rules-fog' },
-      { id: 'sum-up', title: 'Sum up', minutes: 12, shortest: 6, notes: '', board: 'rules-crossing' }
+      { id: 'sum-up', title: 'Sum up', minutes: 12, shortest: 6, notes: '', board: 'rules-crossing',
+        cues: [{ id: 'sum-sure', kind: 'poll', question: SURE }] }
     ].freeze
     WELCOME = "Good evening. Have your chart of Corran Narrows and a soft pencil at hand.\nWe begin with names, so think of one word for last week."
     BOARDS = { 'rules-names' => 'Names', 'rules-lights' => 'Lights recap', 'rules-crossing' => 'Crossing in Corran Narrows',

@@ -20,6 +20,12 @@ module Demo
                'tide-sums' => 'Own sums' }.freeze
     PORTS = ['Wick Quay', 'Little Anson', 'Wick Quay', 'Corran', 'Sable Rock moorings', 'Little Anson', 'Wick Quay'].freeze
 
+    # By the rule of twelfths the water rises by 1, 2, 3, 3, 2 and 1 twelfths of its range in six hours.
+    THIRD_HOUR = { kind: 'one', text: 'How much of its range does the tide rise in the third hour?', right: { options: ['three'] },
+                   explanation: 'One, two, three, three, two, one: the third and fourth hours bring a quarter of the range each.',
+                   options: [{ id: 'one', text: 'A twelfth' }, { id: 'two', text: 'Two twelfths' }, { id: 'three', text: 'Three twelfths' },
+                             { id: 'six', text: 'Half of it' }] }.freeze
+
     def initialize(archive, starts_at:)
       @archive = archive
       @starts_at = starts_at
@@ -75,6 +81,7 @@ module Demo
       twelfths(held)
       held.split(46.6, 'Half the range', 'twelfths', people, names: %w[Pell Corran Marram Sable], minutes: 3.5,
                                                              words: ['3.7 m ÷ 2 = 1.85 m', '0.9 + 1.85 = 2.75 m', 'At half time: 15:12', 'Springs: more'])
+      third_hour(held, people)
       own_sums(held, people)
       sum_up(held)
       held.finish(88, people)
@@ -156,6 +163,13 @@ module Demo
       fresh = Drawing.new(prefix: 'hana-again', seed: 40)
       held.put('hana', 68, 'tide-sums', fresh.note(670, 730, "Hana\n1.7 m", w: 240, ink: 'moss'))
       held.post('odalys', 71.2, 'Sound is back. Sorry for that.')
+    end
+
+    # Six are right at first, and eleven once they have talked it over.
+    def third_hour(held, people)
+      before = people.zip(%w[three two three two three six three two three two three two six]).to_h
+      after = before.transform_values { |answer| answer == 'two' ? 'three' : answer }
+      held.ask(40, 'tide-third', THIRD_HOUR, [before, after])
     end
 
     def sum_up(held)

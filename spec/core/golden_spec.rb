@@ -97,7 +97,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
     play(hall, drawn, odalys, farah, jonas)
     cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
-            followed(with_polls(sitting), ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
+            followed(with_polls(sitting),
+                     ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
@@ -120,7 +121,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
   # Polls that are asked twice, shown, cleared and put away.
   def with_polls(hall)
     staff = ->(name, **input) { hall.do(person(:odalys), "poll.#{name}", input) }
-    staff.call('stage', poll: 'p', question: { kind: 'one', text: 'Who gives way?', options: [{ id: 'a', text: 'Red' }, { id: 'b', text: 'Green' }], right: { options: ['a'] }, seconds: 60 })
+    staff.call('stage', poll: 'p',
+                        question: { kind: 'one', text: 'Who gives way?', options: [{ id: 'a', text: 'Red' }, { id: 'b', text: 'Green' }], right: { options: ['a'] }, seconds: 60 })
     staff.call('stage', poll: 'q', question: { kind: 'short', text: 'Name a sound signal.' }, place: 'main')
     [1, 2].each do |round|
       staff.call('open', poll: 'p', round: round, **(round == 2 ? { talk: 60 } : {}))

@@ -32,7 +32,7 @@ RSpec.describe 'Polls' do
 
   def answer(wires, who, value, round: 1, id: sitting) = wires[who].do('poll.answer', "poll/#{id}.p", round: round, value: value)
   def heard(wires, who, stream = poll) = wires[who].heard.select { |message| message['stream'] == stream }
-  def live(wires, &wanted) = wires['odalys'].wait { |message| message['t'] == 'results' && wanted.call(message['live']) }['live']
+  def live(wires, &) = wires['odalys'].wait { |message| message['t'] == 'results' && yield(message['live']) }['live']
 
   def until_true(what, within: 10)
     (within * 20).times { yield ? return : sleep(0.05) }

@@ -108,8 +108,9 @@ module Veranda
       # @param recorded [Boolean] whether they may watch a recording in which a board for everyone shows it
       # @param welcomes [Boolean] whether it is the picture of a welcome to a lesson in which they have a part
       # @param posted [Boolean] whether it was posted where they read
-      def slide?(teaches:, boards: false, recorded: false, welcomes: false, posted: false)
-        teaches || boards || recorded || welcomes || posted
+      # @param asked [Boolean] whether a poll that was put to them shows it
+      def slide?(teaches:, boards: false, recorded: false, welcomes: false, posted: false, asked: false)
+        teaches || boards || recorded || welcomes || posted || asked
       end
 
       # Whether the file may be had as it was brought.

@@ -137,6 +137,7 @@ module Veranda
       def poll_live(sitting:, poll:) = Preparing::PollResults.new(@archive, sitting).live(poll)
       def poll_results(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).of(poll, **rounds)
       def show_poll(sitting:, poll:, by:, **wishes) = Preparing::PollResults.new(@archive, sitting).show(poll, by: by, **wishes) && nil
+      def poll_table(sitting:, poll:) = file('csv', Preparing::PollResults.new(@archive, sitting).table(poll))
       def my_answers(sitting:, person:) = Preparing::PollResults.new(@archive, sitting).mine(person)
 
       # Answers without names come to what is kept of them.

@@ -57,8 +57,8 @@ module Veranda
       def audience = by_audience? ? [concern.name(:sitting), concern.name(:staff)] : []
     end
 
-    # What became of an order: the `entries` it caused (none when nothing had to change), the `ballots` of which none was made, or `refusal`.
-    # `seq` is the last one's on its home stream, or that of the earlier one for an order that came again.
+    # What became of an order: the `entries` it caused (none when nothing had to change), the `ballots` of which none was made, or
+    # `refusal`. `seq` is the last one's on its home stream, or that of the earlier one for an order that came again.
     Outcome = Struct.new(:order, :entries, :ballots, :seq, :refusal, keyword_init: true) do
       def initialize(entries: [], ballots: [], **facts) = super
     end

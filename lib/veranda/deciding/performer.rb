@@ -90,11 +90,7 @@ module Veranda
         tries ||= 0
         append(orders, at)
       rescue Store::Ballots::Unchanging => e
-        # Who gave them is told; the rest is decided once more without them.
-        refused = @casting.values_at(*e.ballots)
-        others = orders.reject { |order| refused.any? { |one| one.equal?(order) } }
-        done = others.zip(others.empty? ? [] : commit(others, at)).to_h.compare_by_identity
-        orders.map { |order| done[order] || Outcome.new(order: order, refusal: e.refusal) }
+        without(e, orders, at)
       rescue Sequel::UniqueConstraintViolation
         # Some order had been carried out before, unknown to us. Ask for all of them this time.
         raise if orders.all?(&:again)
@@ -110,6 +106,15 @@ module Veranda
           copy(name).share
         end
         retry
+      end
+
+      # Whoever gave ballots that cannot be taken is told; the rest is decided once more without them.
+      # @param error [Store::Ballots::Unchanging]
+      def without(error, orders, at)
+        refused = @casting.values_at(*error.ballots)
+        others = orders.reject { |order| refused.any? { |one| one.equal?(order) } }
+        done = {}.compare_by_identity.update(others.zip(others.empty? ? [] : commit(others, at)).to_h)
+        orders.map { |order| done[order] || Outcome.new(order: order, refusal: error.refusal) }
       end
 
       def append(orders, at)

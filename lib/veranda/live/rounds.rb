@@ -20,7 +20,8 @@ module Veranda
         end
       end
 
-      # Closes polls whose time is over; takes people to their rooms who have not gone there by themselves, and back from rooms whose time is over.
+      # Closes polls whose time is over; takes people to their rooms who have not gone there by themselves, and back from rooms whose time
+      # is over.
       def keep_rooms
         each_open do |sitting, staff, performer|
           close_polls(sitting, staff, performer)

@@ -36,9 +36,17 @@ module Veranda
 
       # @param by [Hash] who shows it
       # @param tell [Boolean] whether what is right is told too
-      def show(id, by:, tell:, **rounds)
+      # @param at [Integer] ms since the epoch
+      def show(id, by:, tell:, at: Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond), **rounds)
         input = { poll: id, results: brief(of(id, **rounds)), tell: tell }
-        Deciding::Perform.call(@log, 'poll.show', input, stream: names.staff(@sitting_id), by: Core::Person.new(**by))
+        Deciding::Perform.call(@log, 'poll.show', input, stream: names.staff(@sitting_id), by: Core::Person.new(**by), at: at)
+      end
+
+      # @return [String] CSV, see {Core::Polls::Table}
+      def table(id)
+        question = staged!(id)[:question]
+        names = sitting.seats.transform_values(&:name)
+        Core::Polls::Table.new(question, poll(id), answers(id), names: names).csv
       end
 
       # What somebody has answered to the polls that are open to them.
@@ -106,7 +114,7 @@ module Veranda
 
       # What is shown to all is kept for ever and sent to everyone.
       def brief(results)
-        results.except(:struck).to_h { |name, value| [name, value.is_a?(Hash) && value[:groups] ? briefly(value) : value] }
+        results.except(:struck).transform_values { |value| value.is_a?(Hash) && value[:groups] ? briefly(value) : value }
       end
 
       def briefly(tally)

@@ -89,7 +89,7 @@ module Veranda
       def seen(material, version)
         rows = @archive.materials.shown_on(material[:id])
         { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
-          posted: version == FIRST && posted?(material), welcomes: welcomes?(material) }
+          posted: version == FIRST && posted?(material), welcomes: welcomes?(material), asked: asked?(material) }
       end
 
       def welcomes?(material) = @archive.lessons.welcoming_with(material[:id]).any? { |lesson| in_lesson(lesson) }
@@ -101,7 +101,12 @@ module Veranda
         @archive.materials.posted_in(material[:id]).any? { |stream| reads?(stream) || recorded_words?(stream) }
       end
 
-      # @param stream [String] of words in a class
+      # Whether a poll that was put to them shows it, or one in a recording that they may watch.
+      def asked?(material)
+        @archive.polls.showing(material[:id]).any? { |stream| reads?(stream) || recorded_words?(stream) }
+      end
+
+      # @param stream [String] of words or a poll in a class
       def reads?(stream)
         sitting_id = Core::Streams::StreamName.sitting_id(stream)
         person = in_lesson(@archive.lessons.fetch(@archive.sittings.fetch(sitting_id)[:lesson_id])) or return false
@@ -114,9 +119,18 @@ module Veranda
 
       def recorded_words?(stream)
         row = @archive.recordings.fetch(Core::Streams::StreamName.sitting_id(stream))
-        recording?(row) && (@archive.recordings.recording(row)&.streams || []).include?(stream)
+        recording?(row) && @archive.recordings.recording(row)&.then do |one|
+          one.streams.include?(stream) || everyones_poll?(stream)
+        end || false
       rescue Core::Refusal
         false
+      end
+
+      def everyones_poll?(stream)
+        return false unless Core::Streams::StreamName.kind(stream) == :poll
+
+        poll = @archive.log.state(stream).first
+        poll.begun? && [nil, Core::Sittings::Places::MAIN].include?(poll.place)
       end
 
       # Whether the person is in the class of a lesson now, and not just at its doors.

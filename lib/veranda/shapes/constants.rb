@@ -24,14 +24,18 @@ module Veranda
           STAFF_SIGNALS: Core::Sittings::Signals::STAFF, PASSING_SIGNALS: Core::Sittings::Signals::PASSING,
           STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, POST_SIGNS: Core::Exchange::React::SIGNS,
           THREAD_PEOPLE: Core::Exchange::Thread::MOST_PEOPLE, MOST_PINNED: Core::Exchange::Pin::MOST,
-          POLL_KINDS: Core::Polls::Question::KINDS, MOST_OPTIONS: Core::Polls::Question::MOST_OPTIONS,
-          POLL_LIMITS: { text: Core::Polls::Question::LONGEST_TEXT, option: Core::Polls::Question::LONGEST_OPTION,
-                         answer: Core::Polls::Answer::LONGEST, word: Core::Polls::Answer::LONGEST_WORD,
-                         words: Core::Polls::Answer::MOST_WORDS, points: Core::Polls::Question::USUAL_POINTS,
-                         rounds: Core::Polls::Poll::MOST_ROUNDS },
-          DISCUSS: [Core::Polls::Gain::DISCUSS.begin, Core::Polls::Gain::DISCUSS.end], SPOT_SQUARE: Core::Polls::Tally::SQUARE,
           NAME_LIMIT: Core::Name::LIMIT, WELCOME_LIMIT: Core::Lessons::LessonContract::WELCOME_LIMIT,
-          WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE }
+          WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE, **polls }
+      end
+
+      # @return [Hash{Symbol => Object}]
+      def polls
+        polls = Core::Polls
+        { POLL_KINDS: polls::Question::KINDS, MOST_OPTIONS: polls::Question::MOST_OPTIONS,
+          POLL_LIMITS: { text: polls::Question::LONGEST_TEXT, option: polls::Question::LONGEST_OPTION, answer: polls::Answer::LONGEST,
+                         word: polls::Answer::LONGEST_WORD, words: polls::Answer::MOST_WORDS, points: polls::Question::USUAL_POINTS,
+                         rounds: polls::Poll::MOST_ROUNDS },
+          DISCUSS: [polls::Gain::DISCUSS.begin, polls::Gain::DISCUSS.end], SPOT_SQUARE: polls::Tally::SQUARE }
       end
 
       # @return [Hash{Symbol => Integer}] marks that one command may name

@@ -7,7 +7,9 @@ module Veranda
       include Language
 
       ROUND = object({ round: INTEGER, opened_at: MOMENT, from: MOMENT, ends_at: maybe(MOMENT), closed_at: maybe(MOMENT), cleared: BOOLEAN,
-                       talk: BOOLEAN }, about: 'One opening of a poll; answers are taken `from` a moment on, `talk` where people were asked to talk it over before.')
+                       talk: BOOLEAN },
+                     about: 'One opening of a poll; answers are taken `from` a moment on, `talk` where people talked it over before.')
+      WHY = maybe(one_of(Core::Polls::Likeness::WHY))
       RESULTS = { round: INTEGER, tally: shape(:Tally) }.freeze
       BESIDE = { since: INTEGER, before: shape(:Tally), moves: maybe(shape(:Moves)) }.freeze
 
@@ -32,7 +34,7 @@ module Veranda
                              spots: list(object({ x: NUMBER, y: NUMBER, count: INTEGER })) },
                       about: 'What the answers of a round come to; `count` alone where more would tell who gave which.'),
         AnswerGroup: object({ key: STRING, words: STRING, count: INTEGER,
-                              texts: list(object({ text: STRING, key: STRING, count: INTEGER, why: maybe(one_of(Core::Polls::Likeness::WHY)) })) },
+                              texts: list(object({ text: STRING, key: STRING, count: INTEGER, why: WHY })) },
                             about: 'Written answers that are taken for the same, and why.'),
         Spread: object({ count: INTEGER, least: NUMBER, lower: NUMBER, median: NUMBER, upper: NUMBER, most: NUMBER }),
         Moves: object({ count: INTEGER, ways: maybe(list(object({ from: ANYTHING, to: ANYTHING, count: INTEGER }))),

@@ -59,7 +59,7 @@ module Veranda
         end
       end
 
-      FOLLOWED = %r{\A(sitting/|place/.*\.main\z)}
+      FOLLOWED = %r{\A(sitting/|poll/|place/.*\.main\z)}
       private_constant :FOLLOWED
 
       def learn(part)
@@ -81,7 +81,12 @@ module Veranda
         stream, place = @states.find { |_, state| state.is_a?(Core::Sittings::Place) }
         own = @states.each_value.grep(Core::Sittings::OwnFacts).first
         at = stream ? Core::Streams::StreamName.part(stream) : Core::Sittings::Places::MAIN
-        @view = Student::View.new(sitting, place&.shown, at, false, own&.asked&.fetch(:room))
+        @view = Student::View.new(sitting, place&.shown, at, false, own&.asked&.fetch(:room), polls)
+      end
+
+      def polls
+        open = @states.select { |_, state| state.is_a?(Core::Polls::Poll) && state.round }
+        open.map { |stream, state| { id: Core::Streams::StreamName.part(stream), round: state.round[:round], question: state.question } }
       end
 
       # @return [String] id of the class

@@ -2,8 +2,8 @@
 
 module Veranda
   module StandIns
-    # A simulated student: waits for the doors, then draws, writes to all and to single people, raises a hand and signals, at a pace a
-    # person might have.
+    # A simulated student: waits for the doors, then answers polls, draws, writes to all and to single people, raises a hand and signals,
+    # at a pace a person might have.
     class Student
       WORDS = ['Which of us turns first?', 'I think Red gives way.', 'Can you show that again?', 'Got it, thank you.',
                'Starboard, because of the bearing.', 'Does that hold in fog too?', 'Same here.', 'I had 2.7 m.'].freeze
@@ -15,8 +15,8 @@ module Veranda
 
       # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on
       # show for them where they are, the place; whether nothing is done there, as in one room of each activity; and the room that they
-      # are asked to go to.
-      View = Struct.new(:sitting, :shown, :place, :silent, :asked)
+      # are asked to go to; and the polls that are open to them, see {Voter}.
+      View = Struct.new(:sitting, :shown, :place, :silent, :asked, :polls)
 
       # @param line [#say] its connection
       # @param look [#call] gives the class as it is now, a {View}; nil when there is none
@@ -28,6 +28,7 @@ module Veranda
         @rng = rng
         @pace = pace
         @threads = {}
+        @voter = Voter.new(rng)
       end
 
       # A connection it goes on with.
@@ -55,6 +56,8 @@ module Veranda
       def act_once(view)
         return in_rooms(view) if view.asked || view.silent || (in_room?(view) && @rng.rand(25).zero?)
 
+        return if answer(view)
+
         case @rng.rand(13)
         when 0..4 then view.shown ? mark(view) : post(view)
         when 5..7 then post(view)
@@ -65,6 +68,15 @@ module Veranda
       end
 
       private
+
+      # A poll comes before anything else, for most and most of the time.
+      def answer(view)
+        poll = (view.polls || []).find { |one| @voter.to_answer?(one) } or return false
+        return false if @rng.rand(4).zero?
+
+        command('poll.answer', Core::Streams::StreamName.poll(view.sitting.id, poll[:id]), round: poll[:round], value: @voter.answer(poll))
+        true
+      end
 
       def in_room?(view) = view.place != Core::Sittings::Places::MAIN
       def here(view) = Core::Streams::StreamName.place(view.sitting.id, view.place)

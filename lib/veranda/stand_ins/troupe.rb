@@ -73,9 +73,17 @@ module Veranda
           copy = staff.copy_of(shown[:board], person_id) if shown && sitting.handed.include?(shown[:board])
           asked = sitting.seats.key?(person_id) ? performer.copy(own).state.asked : nil
           shown = shown.merge(board: copy) if copy
-          seen.resolve(Student::View.new(sitting, shown, place, silent?(staff, place), asked&.fetch(:room)))
+          seen.resolve(Student::View.new(sitting, shown, place, silent?(staff, place), asked&.fetch(:room), polls(staff, place, performer)))
         end
         seen.wait
+      end
+
+      # @return [Array<Hash>] polls that take answers now, with what is right, so that they can be as wrong as is wished
+      def polls(staff, place, performer)
+        staff.polls.for_place(place).filter_map do |row|
+          round = performer.copy(Core::Streams::StreamName.poll(@sitting_id, row[:id])).state.round
+          { id: row[:id], round: round[:round], question: row[:question] } if round && round[:from] <= @hub.clock.call
+        end
       end
 
       # In the last room of an activity nobody does anything, so that one learns to notice.

@@ -29,6 +29,9 @@ module Veranda
         end
       end
 
+      # HMAC after RFC 2104 with SHA-256 (FIPS 180-4).
+      def self.token(secret, person) = OpenSSL::HMAC.hexdigest('SHA256', secret, person)[0, 32]
+
       # @param db [Sequel::Database]
       def initialize(db)
         @db = db
@@ -78,8 +81,8 @@ module Veranda
 
       # @return [Array<String>] ids of classes that are over, and of which something is kept still
       def overdue
-        @db[:sittings].where(status: 'ended').where(@db[:poll_secrets].where(Sequel.lit("poll LIKE 'poll/' || sittings.id || '.%'")).select(1).exists)
-                      .select_map(:id)
+        kept = @db[:poll_secrets].where(Sequel.lit("poll LIKE 'poll/' || sittings.id || '.%'")).select(1)
+        @db[:sittings].where(status: 'ended').where(kept.exists).select_map(:id)
       end
 
       # @param sitting [String]
@@ -116,9 +119,6 @@ module Veranda
           @db[:poll_secrets].where(poll: poll).get(:secret)
         end
       end
-
-      # HMAC after RFC 2104 with SHA-256 (FIPS 180-4).
-      def self.token(secret, person) = OpenSSL::HMAC.hexdigest('SHA256', secret, person)[0, 32]
     end
   end
 end

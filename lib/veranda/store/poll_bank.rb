@@ -9,6 +9,8 @@ module Veranda
       MOST = 1_000
       # Found by one search.
       MOST_FOUND = 200
+      # Classes in which one picture is looked for.
+      MOST_SHOWING = 50
 
       # @param db [Sequel::Database]
       def initialize(db)
@@ -23,6 +25,18 @@ module Veranda
         found = kept(courses) + of_lessons(courses)
         found = found.select { |row| text(row).include?(needle) } unless needle.empty?
         found.first(MOST_FOUND)
+      end
+
+      # @param material [String] id
+      # @return [Array<String>] streams of the polls of classes that show it, newest first
+      def showing(material)
+        picture = { picture: { material: material } }
+        with = [{ question: picture }, { question: { options: [picture] } }].map do |part|
+          Sequel.pg_jsonb_op(:body).contains(Sequel.pg_jsonb(part))
+        end
+        rows = @db[:entries].where(kind: 'poll_staged').where(Sequel.|(*with)).reverse(:at).limit(MOST_SHOWING)
+        rows.select_map([:stream, Sequel.lit("body->>'id'").as(:poll)]).uniq
+            .map { |stream, poll| Core::Streams::StreamName.poll(Core::Streams::StreamName.id(stream), poll) }
       end
 
       # @param question [Hash]
@@ -97,7 +111,9 @@ module Veranda
 
       def text(row)
         question = row[:question]
-        [question[:text], *(question[:options] || []).map { |option| option[:text] }, *row[:labels], row[:lesson]].compact.join("\n").downcase
+        [question[:text], *(question[:options] || []).map do |option|
+          option[:text]
+        end, *row[:labels], row[:lesson]].compact.join("\n").downcase
       end
     end
   end

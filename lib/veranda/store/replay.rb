@@ -5,8 +5,8 @@ module Veranda
     # Plays a recording back from the log: the state at any moment, and what follows. Going to a moment and playing up to it
     # show the same.
     #
-    # A moment is the class, its main room (or a breakout room) with what was written there, its polls, and the board on show; each costs one
-    # snapshot and the entries after it. Other boards are asked for when they come on show.
+    # A moment is the class, its main room (or a breakout room) with what was written there, its polls, and the board on show; each costs
+    # one snapshot and the entries after it. Other boards are asked for when they come on show.
     class Replay
       # @param log [Log]
       # @param sitting_id [String]

@@ -87,7 +87,8 @@ RSpec.describe 'Polls in a class' do
     hall.clock += 120_000
     %i[farah jonas].each { |who| answer(who, 'red', round: 2) }
     found = results.of(2, since: 1)
-    expect(found[:moves]).to eq(count: 2, ways: [{ from: ['green'], to: ['red'], count: 1 }, { from: ['red'], to: ['red'], count: 1 }], right: { before: 0.5, after: 1.0, gain: 1.0 })
+    expect(found[:moves]).to eq(count: 2, ways: [{ from: ['green'], to: ['red'], count: 1 }, { from: ['red'], to: ['red'], count: 1 }],
+                                right: { before: 0.5, after: 1.0, gain: 1.0 })
     expect([found[:before][:right], found[:tally][:right]]).to eq([0.5, 1.0])
     staff('close', round: 2)
     staff('clear', round: 1, on: true)

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import { get, post } from '../api/http';
-import type { MyAnswer, PollLive, PollResults, Question } from '../api/shapes';
+import type { MyAnswer, PollLive, PollResults, PollRound, Question } from '../api/shapes';
 import { useLive, useStreams } from '../live/hooks';
 import { newId } from '../live/LiveClient';
 import { standing, type PollState } from '../live/poll';
-import { partOf, pollStream, staffStream } from '../live/streams';
+import { partOf, placeStream, pollStream, staffStream } from '../live/streams';
 
 /** A poll that was put to one, and its id in the class. */
 export interface Poll {
@@ -128,7 +128,11 @@ export function usePollActs(sitting: string) {
       const outcome = await live.do('poll.open', staff, { poll: newId(), round: 1, text });
       return outcome.ok ? null : outcome.says;
     },
-    close: (poll: string, round: number) => void live.do('poll.close', staff, { poll, round }),
+    /** With it ends that people talk in pairs. */
+    close: (poll: string, { round, talk }: PollRound, place: string) => {
+      void live.do('poll.close', staff, { poll, round });
+      if (talk) void live.do('class.end_pairs', placeStream(sitting, place), {});
+    },
     seal: (poll: string) => void live.do('poll.seal', staff, { poll }),
     clear: (poll: string, round: number, on: boolean) => void live.do('poll.clear', staff, { poll, round, on }),
     putAway: (poll: string) => void live.do('poll.put_away', staff, { poll }),

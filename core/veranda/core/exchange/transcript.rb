@@ -14,8 +14,6 @@ module Veranda
       class Transcript
         FORMATS = %w[txt csv vtt].freeze
         HEAD = %w[time from to text].freeze
-        # What a spreadsheet takes for the beginning of a formula (OWASP, CSV Injection).
-        FORMULA = /\A[=+\-@\t\r]/
         # ms that a cue stays, for each character, at least and at most.
         PER_CHARACTER = 60
         STAYS = (2_000..8_000)
@@ -46,7 +44,7 @@ module Veranda
           CSV.generate(row_sep: "\r\n") do |csv|
             csv << HEAD
             @posts.each do |post|
-              cells = post.values_at(:name, :to, :text).map { |cell| plain(cell) }
+              cells = post.values_at(:name, :to, :text).map { |cell| Cell.plain(cell) }
               csv << [Time.at(post[:at]/1000r).utc.iso8601, *cells]
             end
           end
@@ -76,7 +74,6 @@ module Veranda
           [*names, *('staff' if stream[:staff])].join(', ')
         end
 
-        def plain(cell) = cell.match?(FORMULA) ? "'#{cell}" : cell
         # Since it began: nobody knows here what time it is where this is read.
         def clock(at) = stamp([at - @from, 0].max)[0, 8]
 

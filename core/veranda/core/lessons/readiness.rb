@@ -31,7 +31,7 @@ module Veranda
           return [finding(:no_steps, 'The run sheet is empty.')] if lesson[:steps].empty?
 
           [too_long(lesson), *steps_without_board(lesson), *empty_boards(lesson, boards, names), *unseen_boards(lesson, names, staff_only),
-           *materials_failed(materials), *rooms(lesson, people),
+           *materials_failed(materials), *rooms(lesson, people), *polls(lesson),
            *letters(boards, names, tones), *people_without_address(people), past(lesson, now), recording_off(lesson)].compact
         end
 
@@ -78,6 +78,20 @@ module Veranda
           end
         end
         private_class_method :rooms
+
+        # Polls that could not be answered, or that are hard to.
+        def polls(lesson)
+          lesson[:steps].flat_map do |step|
+            asked = (step[:cues] || []).select { |cue| cue[:kind] == 'poll' }.map { |cue| cue[:question] || { kind: 'short', text: '' } }
+            asked.flat_map do |question|
+              Polls::Doubts.of(question).map { |doubt| finding(:poll_doubtful, "#{called(question, step)}: #{doubt[:says]}", step: step[:id]) }
+            end
+          end
+        end
+        private_class_method :polls
+
+        def called(question, step) = question[:text].strip.empty? ? "A poll in “#{step[:title]}”" : "“#{question[:text][0, 40]}”"
+        private_class_method :called
 
         def bare?(board) = board && board.marks.empty? && board.page_facts.empty?
         private_class_method :bare?

@@ -29,10 +29,12 @@ Sequel.migration do
         poll text PRIMARY KEY,
         secret text NOT NULL DEFAULT gen_random_uuid()::text || gen_random_uuid()::text
       );
+      -- Which polls show a picture is looked up when somebody asks for it.
+      CREATE INDEX entries_poll_staged ON entries (stream) WHERE kind = 'poll_staged';
     SQL
   end
 
   down do
-    run 'DROP TABLE poll_secrets, ballots, polls'
+    run 'DROP INDEX entries_poll_staged; DROP TABLE poll_secrets, ballots, polls'
   end
 end

@@ -8,23 +8,28 @@ interface Props {
   sitting: string;
   /** Comes up with the polls; called by itself when one opens. */
   onAnswer: () => void;
+  /** None is open any more. */
+  onOver: () => void;
+  /** Whether they are up. */
+  quiet: boolean;
 }
 
 /** On a phone, over the paper: that a poll is open, and the way to it. When one opens it comes up by itself. */
-export function PollLine({ sitting, onAnswer }: Props) {
+export function PollLine({ sitting, onAnswer, onOver, quiet }: Props) {
   const open = usePolls(sitting).filter(({ state }) => openRound(state));
   const rounds = open.map(({ id, state }) => `${id} ${state.rounds.length}`).join();
   const seen = useRef('');
-  const answer = useRef(onAnswer);
+  const tell = useRef({ onAnswer, onOver });
   useEffect(() => {
-    answer.current = onAnswer;
+    tell.current = { onAnswer, onOver };
   });
   useEffect(() => {
     const fresh = rounds.split(',').some((round) => round && !seen.current.split(',').includes(round));
+    if (fresh) tell.current.onAnswer();
+    else if (seen.current && !rounds) tell.current.onOver();
     seen.current = rounds;
-    if (fresh) answer.current();
   }, [rounds]);
-  if (open.length === 0) return null;
+  if (open.length === 0 || quiet) return null;
   return (
     <Line label="Poll" marked says={<strong dir="auto">{open.at(-1)!.state.question.text}</strong>}>
       <Button variant="contained" color="primary" onClick={onAnswer}>

@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { openRound } from '../../live/poll';
 import { currentStep, type SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { NewPoll } from '../making/NewPoll';
-import { usePolls } from '../usePolls';
+import { usePollActs, usePolls } from '../usePolls';
 import { StaffCard } from './StaffCard';
 
 interface Props {
@@ -29,6 +30,14 @@ export function PollsOfSheet({ sitting, staff, at, course, onLook }: Props) {
     const known = state(id);
     return known !== undefined && openRound(known) !== undefined;
   };
+  const acts = usePollActs(sitting.id);
+  const last = polls.findLast(({ state }) => !openRound(state));
+  useShortcuts({
+    a: ['Ask something', () => setMaking(true)],
+    ...(last && {
+      l: ['Have pairs talk the last poll over, then ask it again', () => void acts.talk(last.id, last.state, at)],
+    }),
+  });
   const rows = staff.polls
     .filter(({ id, away }) => !away && !cues.has(id))
     .sort((one, other) => Number(isOpen(other.id)) - Number(isOpen(one.id)));
@@ -39,7 +48,7 @@ export function PollsOfSheet({ sitting, staff, at, course, onLook }: Props) {
         {rows.map(({ id, question }) => (
           <StaffCard key={id} sitting={sitting.id} {...{ at, id, question, onLook }} state={state(id)} />
         ))}
-        <Button size="small" onClick={() => setMaking(true)} sx={{ alignSelf: 'flex-start' }}>
+        <Button size="small" title="Key: a" onClick={() => setMaking(true)} sx={{ alignSelf: 'flex-start' }}>
           Ask something
         </Button>
       </Box>

@@ -55,7 +55,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
       {!open && live && state && <Worth live={live} onTalk={() => void acts.talk(id, state, at)} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25, '& button': { minHeight: 30, p: '2px 10px' } }}>
         {open ? (
-          <Button variant="contained" color="primary" title={hint} onClick={() => acts.close(id, open.round)}>
+          <Button variant="contained" color="primary" title={hint} onClick={() => acts.close(id, open, at)}>
             Close
           </Button>
         ) : (

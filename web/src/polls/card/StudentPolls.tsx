@@ -1,6 +1,8 @@
 import Box from '@mui/material/Box';
+import { useRef } from 'react';
 import { useServerNow } from '../../live/hooks';
 import { openRound } from '../../live/poll';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { duration } from '../../parts/words/times';
 import { Answering } from '../answering/Answering';
 import { Picture } from '../answering/Picture';
@@ -8,29 +10,50 @@ import { AfterAnswering } from './AfterAnswering';
 import { useMyAnswers, usePolls, type Poll } from '../usePolls';
 import { answerWords, termsOf } from '../words';
 
+interface Props {
+  sitting: string;
+  /** Whether it has a sheet of its own, as on a phone, and not the upper part of the exchange. */
+  alone?: boolean;
+}
+
 /** Polls that were put to one, open ones first; those that were closed tell what one has answered. */
-export function StudentPolls({ sitting }: { sitting: string }) {
+export function StudentPolls({ sitting, alone = false }: Props) {
   const polls = usePolls(sitting);
   const { mine, give } = useMyAnswers(sitting, polls);
   const open = polls.filter(({ state }) => openRound(state));
   const closed = polls.filter(({ state }) => !openRound(state) && state.rounds.length > 0).slice(-3);
-  if (open.length + closed.length === 0) return null;
+  const section = useRef<HTMLElement>(null);
+  useShortcuts(
+    open.length > 0
+      ? {
+          a: [
+            'Answer the poll that is open',
+            () => section.current?.querySelector<HTMLElement>('form input, form button, form [tabindex]')?.focus(),
+          ],
+        }
+      : {},
+  );
+  if (!alone && open.length + closed.length === 0) return null;
   return (
     <Box
+      ref={section}
       component="section"
       aria-label="Polls"
       sx={{
         px: 1.75,
         py: 1.25,
-        borderBottom: 1,
-        borderColor: 'divider',
-        maxHeight: '72%',
+        ...(alone ? { flex: 1 } : { borderBottom: 1, borderColor: 'divider', maxHeight: '72%' }),
         overflowY: 'auto',
         display: 'flex',
         flexDirection: 'column',
         gap: 1.25,
       }}
     >
+      {alone && (
+        <Box component="h2" sx={{ m: 0, typography: 'h2', pr: 13 }}>
+          {open.length > 0 ? 'Asked' : 'No poll is open'}
+        </Box>
+      )}
       {open.map((poll) => {
         const round = openRound(poll.state)!.round;
         return (

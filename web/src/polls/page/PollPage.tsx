@@ -5,6 +5,7 @@ import { POLL_LIMITS } from '../../api/contracts';
 import type { StagedPoll } from '../../api/shapes';
 import { openRound, standing, type PollState } from '../../live/poll';
 import { useSaving } from '../../parts/hooks/useSaving';
+import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
 import { lastTwo, usePollActs, usePollLive, useResults } from '../usePolls';
@@ -14,16 +15,19 @@ interface Props {
   sitting: string;
   poll: StagedPoll;
   state: PollState;
+  /** The place one is in. */
+  at: string;
   onLeave: () => void;
 }
 
 /** For staff, in place of the board: what a poll came to, a round alone or two side by side, before anybody else sees it. */
-export function PollPage({ sitting, poll: { id, question }, state, onLeave }: Props) {
+export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }: Props) {
   const acts = usePollActs(sitting);
   const { save, says } = useSaving();
   const live = usePollLive(sitting, id, state);
   const [last, before] = lastTwo(state);
-  const [asTable, setAsTable] = useState(false);
+  const [wanted, setAsTable] = useState<boolean | null>(null);
+  const wide = useWide();
   const [chosen, setChosen] = useState<number | null>(null);
   const [beside, setBeside] = useState(true);
   const [tell, setTell] = useState(true);
@@ -40,6 +44,7 @@ export function PollPage({ sitting, poll: { id, question }, state, onLeave }: Pr
     `${state.rounds.map(({ closed_at }) => closed_at).join()} ${changed}`,
   );
   const results = open && round === open.round && live ? live.results : asked.data;
+  const asTable = wanted ?? (!wide && !!results?.moves?.ways);
   const anew = () => setChanged((n) => n + 1);
   const graded = question.right !== undefined;
   return (
@@ -60,7 +65,7 @@ export function PollPage({ sitting, poll: { id, question }, state, onLeave }: Pr
         gap: 2,
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <Box sx={{ flex: 1, minWidth: 220 }}>
           <Box component="h2" dir="auto" sx={{ m: 0, typography: 'h2', overflowWrap: 'anywhere' }}>
             {question.text}
@@ -139,7 +144,7 @@ export function PollPage({ sitting, poll: { id, question }, state, onLeave }: Pr
           </Button>
         )}
         {open ? (
-          <Button onClick={() => acts.close(id, open.round)}>Close</Button>
+          <Button onClick={() => acts.close(id, open, at)}>Close</Button>
         ) : (
           state.rounds.length < POLL_LIMITS.rounds! && (
             <Button onClick={() => void acts.open(id, state)}>Round {state.rounds.length + 1}</Button>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { PollShown, Question } from '../../api/shapes';
+import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
 import { optionsOf, taskOf } from '../words';
@@ -17,10 +18,13 @@ interface Props {
 
 /** What a poll came to, large on the paper, as staff have shown it to all. */
 export function ShownPoll({ question, shown, onLeave, onSeal }: Props) {
-  const [asTable, setAsTable] = useState(false);
+  const [wanted, setAsTable] = useState<boolean | null>(null);
+  const wide = useWide();
   const told = { ...question, ...(shown.right && { right: shown.right }) };
   const tell = shown.right !== undefined;
   const { moves } = shown;
+  // Where people went takes a wide picture.
+  const asTable = wanted ?? (!wide && !!moves?.ways);
   return (
     <Box
       component="section"
@@ -39,7 +43,7 @@ export function ShownPoll({ question, shown, onLeave, onSeal }: Props) {
         gap: 2,
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <Box sx={{ flex: 1, minWidth: 200 }}>
           <Box component="h2" dir="auto" sx={{ m: 0, typography: 'h1', overflowWrap: 'anywhere' }}>
             {question.text}

@@ -14,6 +14,8 @@ interface Props {
 /** px of the picture, of its posts and of the words on either side. */
 const [WIDTH, HEIGHT, POST, SIDE] = [760, 330, 16, 190];
 const FROM = SIDE;
+/** px of a band in which there is room for words. */
+const LEGIBLE = 16;
 const TO = WIDTH - SIDE;
 
 /** Two rounds side by side: who of the same people stayed with what they had answered, and who went where. */
@@ -41,10 +43,10 @@ export function Flow({ question, results, tell, asTable }: Props) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       sx={{ width: 1, maxHeight: 420, '& text': { fill: 'var(--mui-palette-text-primary)', fontSize: 14 } }}
     >
-      <text x={0} y={14} style={{ fontWeight: 700 }}>
+      <text x={FROM - POST - 10} y={14} textAnchor="end" style={{ fontWeight: 700 }}>
         round {results.since}
       </text>
-      <text x={TO + 12} y={14} style={{ fontWeight: 700 }}>
+      <text x={TO + POST + 10} y={14} style={{ fontWeight: 700 }}>
         round {results.round}
       </text>
       <g transform="translate(0 34)">
@@ -56,16 +58,14 @@ export function Flow({ question, results, tell, asTable }: Props) {
             fillOpacity={isRight(band.from) ? 0.55 : 0.38}
           />
         ))}
-        {bands.map((band) => (
-          <text
-            key={`n ${band.from} ${band.to}`}
-            x={(FROM + TO) / 2}
-            y={(band.y0 + band.y1 + band.height) / 2 + 5}
-            textAnchor="middle"
-          >
-            {band.count} {band.from === band.to ? 'stayed' : 'moved'}
-          </text>
-        ))}
+        {/* At the beginning of a band, where none lies over another. */}
+        {bands
+          .filter(({ height }) => height >= LEGIBLE)
+          .map((band) => (
+            <text key={`n ${band.from} ${band.to}`} x={FROM + 12} y={band.y0 + band.height / 2 + 5}>
+              {band.count} {band.from === band.to ? 'stayed' : 'moved'}
+            </text>
+          ))}
         {left.map((end) => (
           <g key={end.key}>
             <rect

@@ -50,6 +50,10 @@ interface Props {
   onLeavePoll: () => void;
   /** Comes up with what is to be answered, where that is not beside the paper. */
   onAnswer: (() => void) | null;
+  /** Nothing is to be answered any more. */
+  onAnswered: () => void;
+  /** Whether it is up. */
+  answering: boolean;
   /** Writes to these people alone. */
   onWrite: (...people: string[]) => void;
 }
@@ -69,6 +73,8 @@ export function ClassPaper({
   poll,
   onLeavePoll,
   onAnswer,
+  onAnswered,
+  answering,
   onWrite,
 }: Props) {
   const staff = useStaff(sitting.id);
@@ -113,7 +119,7 @@ export function ClassPaper({
         pb: { xs: 0.5, md: 1 },
       }}
     >
-      {onAnswer && <PollLine sitting={sitting.id} onAnswer={onAnswer} />}
+      {onAnswer && <PollLine sitting={sitting.id} onAnswer={onAnswer} onOver={onAnswered} quiet={answering} />}
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
       <TimerLine place={place} room={room} staff={you.staff} />
@@ -141,7 +147,7 @@ export function ClassPaper({
       {copy && <Followed board={copy.board} />}
       {looked && staged ? (
         <Suspense fallback={<Waiting />}>
-          <PollPage sitting={sitting.id} poll={staged} state={looked.state} onLeave={onLeavePoll} />
+          <PollPage sitting={sitting.id} poll={staged} state={looked.state} at={where} onLeave={onLeavePoll} />
         </Suspense>
       ) : rooms && staff ? (
         <Suspense fallback={<Waiting />}>

@@ -51,7 +51,7 @@ interface Props {
 export const PlaceView = memo(function PlaceView({ sitting, place, at, you, course, lesson, onHand }: Props) {
   const wide = useWide();
   const [wanted, setWanted] = useState<{ people: string[] } | null>(null);
-  const [panel, setPanel] = useState<'sheet' | 'exchange' | null>(null);
+  const [panel, setPanel] = useState<'sheet' | 'exchange' | 'polls' | null>(null);
   const staff = useStaff(sitting.id);
   const room = placeStream(sitting.id, at);
   const looking = useRoaming(room, place, you);
@@ -124,7 +124,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         place={at}
         wanted={wanted}
         onAsk={you.staff ? polls.ask : undefined}
-        above={!you.staff && <StudentPolls sitting={sitting.id} />}
+        above={wide && !you.staff && <StudentPolls sitting={sitting.id} />}
       />
     </Fallible>
   );
@@ -166,7 +166,9 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             rooms={rooms && at === MAIN ? () => setRooms(false) : null}
             poll={poll}
             onLeavePoll={() => setPoll(null)}
-            onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'exchange') : null}
+            onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'polls') : null}
+            answering={panel === 'polls'}
+            onAnswered={() => setPanel((now) => (now === 'polls' ? null : now))}
             onLeaveWall={() => setWall(null)}
             onWrite={write}
           />
@@ -184,7 +186,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             {words}
           </Region>
         ) : (
-          panel && <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? sheet : words}</FromBelow>
+          panel && (
+            <FromBelow onClose={() => setPanel(null)}>
+              {{ sheet, exchange: words, polls: <StudentPolls sitting={sitting.id} alone /> }[panel]}
+            </FromBelow>
+          )
         )}
       </Box>
       <Bench groups={groups} place={place} room={room} you={you} form={form} onWrite={(person) => write(person)}>

@@ -39,7 +39,7 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
     if (kind !== 'poll') return void live.do('class.cue', stream, { cue: id });
     const state = stateOf(id);
     const open = state && openRound(state);
-    if (open) acts.close(id, open.round);
+    if (open) acts.close(id, open, at);
     else void acts.open(id, state);
   };
   useShortcuts(

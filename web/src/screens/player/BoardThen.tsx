@@ -10,6 +10,8 @@ import type { BoardState } from '../../live/board';
 import type { PlaceState } from '../../live/place';
 import { boardStream, placeStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
+import { ShownPoll } from '../../polls/page/ShownPoll';
+import { pollsThen } from './polls';
 import { useTold } from './usePlayback';
 
 interface Props {
@@ -19,8 +21,18 @@ interface Props {
   at: string;
 }
 
-/** The board that was on show in a place at the moment of a recording. */
+/** What was on the paper in a place at the moment of a recording: the board on show, or what a poll had come to. */
 export function BoardThen({ recorder, facts, at }: Props) {
+  const poll = useTold(recorder, () => pollsThen(recorder, facts.id).findLast(({ shown }) => shown));
+  if (!poll) return <ShownThen recorder={recorder} facts={facts} at={at} />;
+  return (
+    <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
+      <ShownPoll question={poll.question} shown={poll.shown!} />
+    </Box>
+  );
+}
+
+function ShownThen({ recorder, facts, at }: Props) {
   const stream = placeStream(facts.id, at);
   const place = useTold(recorder, () => recorder.view<PlaceState>(stream));
   const shown = place?.shown;

@@ -4,11 +4,24 @@ import type { ExchangeState } from '../../live/exchange';
 import { PostView } from '../../parts/exchange/PostView';
 import { useReadingBack } from '../../parts/exchange/useReadingBack';
 import { duration } from '../../parts/words/times';
+import { sittingOf } from '../../live/streams';
+import { pollsThen } from './polls';
 import type { Recorder } from './Recorder';
 import { useTold } from './usePlayback';
 
+/** Polls that were open or had been closed, a line each. */
+const pollsOfMoment = (recorder: Recorder, stream: string): string =>
+  pollsThen(recorder, sittingOf(stream))
+    .map(({ question, rounds }) => {
+      const last = rounds.at(-1);
+      return last ? `${question.text} Round ${last.round} ${last.closed_at === null ? 'is open.' : 'is closed.'}` : '';
+    })
+    .filter((line) => line !== '')
+    .join('\n');
+
 /** What was written in a place up to the moment of a recording, newest below. */
 export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream: string }) {
+  const polls = useTold(recorder, () => pollsOfMoment(recorder, stream));
   const exchange = useTold(recorder, () => recorder.view<ExchangeState>(stream));
   const posts = useMemo(() => exchange?.posts.filter((post) => !post.deleted_by) ?? [], [exchange]);
   const { list, onScroll } = useReadingBack(posts, undefined);
@@ -31,6 +44,11 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
       <Box component="h2" sx={{ m: 0, p: 1.75, pb: 1, typography: 'h2' }}>
         Exchange at this moment
       </Box>
+      {polls !== '' && (
+        <Box component="section" aria-label="Polls" sx={{ px: 1.75, pb: 1, fontSize: 14, whiteSpace: 'pre-line' }}>
+          {polls}
+        </Box>
+      )}
       <Box
         ref={list}
         onScroll={onScroll}

@@ -67,6 +67,9 @@ export class Recorder {
     return this.views.get(stream) as State | undefined;
   }
 
+  /** @returns names of the streams that are known at this moment */
+  names = (): string[] => [...this.views.keys()];
+
   /** @returns ms into the recording of a time of day */
   timeOf(at: number): number {
     return this.stretches.reduce((sum, [from, to]) => sum + Math.min(Math.max(at - from, 0), to - from), 0);

@@ -22,7 +22,9 @@ module Veranda
         end
 
         # @raise [Refusal]
-        def self.unchanging! = raise(Refusal.new(:answered_already, 'You have answered already, and answers to this poll stay as they are.'))
+        def self.unchanging!
+          raise(Refusal.new(:answered_already, 'You have answered already, and answers to this poll stay as they are.'))
+        end
 
         private
 

@@ -62,7 +62,11 @@ module Veranda
         def size = @by_person.sum { |_, answers| answers.length } + @counted.length + @moved.length
 
         def to_h
-          { rounds: @by_person.map { |round, answers| { round: round, answers: answers.map { |person, value| { person: person, value: value } } } },
+          { rounds: @by_person.map do |round, answers|
+            { round: round, answers: answers.map do |person, value|
+              { person: person, value: value }
+            end }
+          end,
             counted: @counted.values, moved: @moved.to_a, named: @named.to_a, struck: @struck }
         end
 

@@ -3,7 +3,8 @@
 module Veranda
   module Core
     module Polls
-      # Puts a written answer to others; to itself where it was taken for a slip of another; or, without a place, back to where it was by itself.
+      # Puts a written answer to others; to itself where it was taken for a slip of another; or, without a place, back to where it was by
+      # itself.
       class GroupAnswers < GroupingCommand
         on :staff, 'poll.group'
 

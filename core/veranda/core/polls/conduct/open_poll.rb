@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Polls
-      # Opens a poll: it is put to everyone whom it is for, and they may answer, at once or when they have talked it over. Every opening is a
-      # round. One that a cue holds, or that is written in one go ({Quick}), is staged by this as well.
+      # Opens a poll: it is put to everyone whom it is for, and they may answer, at once or when they have talked it over. Every opening
+      # is a round. One that a cue holds, or that is written in one go ({Quick}), is staged by this as well.
       class OpenPoll < PollCommand
         on :staff, 'poll.open'
         begins { |concern| poll_of(concern) + answers_of(concern) }
@@ -26,7 +26,8 @@ module Veranda
           return if poll.rounds.length >= input[:round]
 
           in_turn!
-          [*staging, *beginning, entry('round_opened', { round: input[:round], from: from, ends_at: ends_at, talk: input.key?(:talk) }, on: poll_stream)]
+          [*staging, *beginning,
+           entry('round_opened', { round: input[:round], from: from, ends_at: ends_at, talk: input.key?(:talk) }, on: poll_stream)]
         end
 
         private

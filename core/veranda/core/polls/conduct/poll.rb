@@ -6,8 +6,8 @@ module Veranda
       # A poll of a class as everyone may know it to whom it was put: the question without what is right, its rounds, and what was shown
       # of the answers. Who answered what, and how many, is in {Answers}.
       #
-      # A round is `{ round:, opened_at:, from:, ends_at:, closed_at:, cleared:, talk: }`: answers are taken `from` a moment on, up to `ends_at` where
-      # there is a time limit; `talk` where people are asked to talk it over before.
+      # A round is `{ round:, opened_at:, from:, ends_at:, closed_at:, cleared:, talk: }`: answers are taken `from` a moment on, up to
+      # `ends_at` where there is a time limit; `talk` where people are asked to talk it over before.
       class Poll
         # Openings of one poll.
         MOST_ROUNDS = 20

@@ -33,7 +33,11 @@ module Veranda
         # @param count [Integer] how many answered, of whom fewer may be told apart
         def tally_of(given, count: given.length)
           told = Tally.new(@question, given, nameless: nameless?, moved: @answers.moved, struck: @answers.struck).to_h
-          told = told.merge(groups: told[:groups].map { |group| { **group, words: @answers.named[group[:key]] || group[:words] } }) if told[:groups]
+          if told[:groups]
+            told = told.merge(groups: told[:groups].map do |group|
+              { **group, words: @answers.named[group[:key]] || group[:words] }
+            end)
+          end
           { **told, count: count }
         end
 

@@ -19,7 +19,10 @@ module Veranda
         def decide
           teaching!
           question = begun![:question]
-          raise Refusal.new(:never_shown, 'Its results are never shown: so it was told before anybody answered.') if question[:results] == 'never'
+          if question[:results] == 'never'
+            raise Refusal.new(:never_shown,
+                              'Its results are never shown: so it was told before anybody answered.')
+          end
 
           told = input[:tell] ? question.slice(*Poll::KEPT_BACK) : {}
           entry('poll_shown', { **input[:results], **told }, on: poll_stream)

@@ -18,7 +18,10 @@ module Veranda
         def decide
           teaching!
           Question.sound!(input[:question])
-          raise Refusal.new(:poll_begun, 'This poll was opened already. Make a copy of it to change it.') if plan.polls[input[:poll]]&.fetch(:begun)
+          if plan.polls[input[:poll]]&.fetch(:begun)
+            raise Refusal.new(:poll_begun,
+                              'This poll was opened already. Make a copy of it to change it.')
+          end
           raise Refusal.new(:too_many_polls, "A class has up to #{Staged::MOST} polls.") if full?
 
           entry('poll_staged', { id: input[:poll], question: input[:question], place: input[:place], step: sitting.step&.fetch(:id) })

@@ -9,7 +9,8 @@ module Veranda
       # is where it is.
       #
       #   Likeness.new(['Fog horn', 'fog horns', 'fog hron', 'Bell']).groups
-      #   #=> [{ key: 'fog horn', words: 'Fog horn', count: 3, texts: [{ text: 'Fog horn', key: 'fog horn', count: 1, why: nil }, …] }, { key: 'bell', … }]
+      # #=> [{ key: 'fog horn', words: 'Fog horn', count: 3, texts: [{ text: 'Fog horn', key: 'fog horn', count: 1, why: nil }, …] }, {
+      # key: 'bell', … }]
       #
       # What has a figure in it is never put together by a slip: 2.7 is not 2.8. What most people wrote comes first and takes in the
       # others, each at the nearest; so a group never grows beyond what is near to its first.
