@@ -12,7 +12,7 @@ RSpec.describe Veranda::Core::CompiledContract do
     'class.extend' => { minutes: -3 }, 'board.undo' => {}, 'board.use_prop' => { id: 'a', action: 'roll' },
     'poll.answer' => { round: 1, value: ['a', { b: 1 }] },
     'poll.stage' => { poll: 'p', question: { kind: 'scale', text: 'How sure are you?', points: 7, ends: %w[not very], names: false,
-                                            right: { number: 1.5, area: { x: 0, y: 1, w: 2, h: 3 } } } },
+                                             right: { number: 1.5, area: { x: 0, y: 1, w: 2, h: 3 } } } },
     'class.plan' => { id: 's', title: 'T', course: 'C', starts_at: 1, minutes: 5, record_from: nil, rehearsal: true,
                       steps: [{ id: 'a', title: 'A', minutes: 1, shortest: 0, board: nil, rules: { draw: true }, cues: [{ id: 'c', kind: 'timer', seconds: 9 }] }],
                       boards: [{ id: 'b', name: 'B', audience: 'staff' }] }

@@ -39,7 +39,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['class.rule', room, { right: 'draw', allow: true, person: 'farah' }], ['class.stop_timer', room, {}],
      ['class.move', sitting, { step: 'one' }], ['class.extend', sitting, { minutes: 1 }], ['class.record', sitting, { on: true }],
      ['class.cue', staff, { cue: 'c1' }], ['class.keep_together', room, { on: [true, false].sample(random: rng) }],
-     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number), *rooms(made)].sample(random: rng)
+     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number), *rooms(made), *polls(made)].sample(random: rng)
   end
 
   def words(made, exchange, number)
@@ -61,6 +61,24 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['rooms.announce', staff, { activity: 'fog', rooms: [one, other], id: 'a', words: 'Soon.' }],
      ['rooms.step_in', sitting, { to: one, from: other }], ['rooms.go', sitting, { to: one, from: other }],
      ['room.call', "place/#{made[:sitting]}.#{one}", { on: true }]]
+  end
+
+  def polls(made)
+    staff = "staff/#{made[:sitting]}"
+    poll = %w[p q new].sample(random: rng)
+    value = ['red', %w[red], 9, 1e308, [1, 2], { a: 1 }, nil, 'x' * 600].sample(random: rng)
+    [['poll.answer', "poll/#{made[:sitting]}.#{poll}", { round: 1 + rng.rand(2), value: value }], ['poll.open', staff, { poll: poll, round: 1 + rng.rand(3), text: "? Who?\nRed" }],
+     ['poll.stage', staff, { poll: poll, question: { kind: 'number', text: 'How high?', right: { number: 2.7, tolerance: 0.1 } } }],
+     ['poll.close', staff, { poll: poll, round: 1 }], ['poll.clear', staff, { poll: poll, round: 1, on: true }], ['poll.put_away', staff, { poll: poll }],
+     ['poll.group', staff, { poll: poll, key: 'horn', to: 'bell' }], ['poll.strike', staff, { poll: poll, key: 'horn', on: true }], ['poll.seal', staff, { poll: poll }]]
+  end
+
+  # One with names and one without.
+  def open_polls(made)
+    { p: true, q: false }.each do |id, names|
+      perform('odalys', 'poll.stage', "staff/#{made[:sitting]}", poll: id, question: { kind: 'one', text: 'Who?', names: names, options: [{ id: 'red', text: 'Red' }, { id: 'green', text: 'Green' }] })
+      perform('odalys', 'poll.open', "staff/#{made[:sitting]}", poll: id, round: 1)
+    end
   end
 
   # Two rooms, between which people may change.
@@ -111,6 +129,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
   it "leaves every class answering after #{messages} messages, and no error in the log" do
     classes = [fresh_class, fresh_class(open: false), fresh_class]
     open_rooms(classes.first)
+    open_polls(classes.first)
     perform('odalys', 'class.end', "sitting/#{classes.last[:sitting]}")
     plan = Array.new(messages) { |i| [i % people.length, text(classes[i % 7 == 6 ? 1 + i % 2 : 0], i)] }.group_by(&:first)
     visitors = people.map { |who| VisitorClient.new(server, as: who) }

@@ -136,6 +136,7 @@ module Veranda
       # @return [Hash] see {Preparing::PollResults#live}
       def poll_live(sitting:, poll:) = Preparing::PollResults.new(@archive, sitting).live(poll)
       def poll_results(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).of(poll, **rounds)
+      def poll_results_for_students(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).for_students(poll, **rounds)
       def show_poll(sitting:, poll:, by:, **wishes) = Preparing::PollResults.new(@archive, sitting).show(poll, by: by, **wishes) && nil
       def poll_table(sitting:, poll:) = file('csv', Preparing::PollResults.new(@archive, sitting).table(poll))
       def my_answers(sitting:, person:) = Preparing::PollResults.new(@archive, sitting).mine(person)

@@ -21,8 +21,8 @@ module Veranda
       # What a round came to, or two side by side: for staff; and for whoever has answered, where a poll tells its results after that.
       get '/api/classes/:id/polls/:poll/results' do |id, poll|
         person = in_lesson!(lesson_of(id))
-        answered!(id, poll, person) unless person.staff?
-        json(aside(:poll_results, sitting: id, poll: poll, **rounds(params)))
+        task = person.staff? ? :poll_results : answered!(id, poll, person)
+        json(aside(task, sitting: id, poll: poll, **rounds(params)))
       end
 
       SHOWN = Core::Contract.define do
@@ -87,12 +87,15 @@ module Veranda
         { round: number(params['round']), since: number(params['since']) }.select { |_, round| round.positive? }
       end
 
+      # @return [Symbol] the task that answers them
       def answered!(id, poll, person)
         row = archive.log.state(Core::Streams::StreamName.poll(id, poll)).first
         raise Core::Refusal.new(:no_such_poll, 'There is no such poll in this class.') unless row.begun?
 
         fine = row.question[:results] == 'after' && aside(:my_answers, sitting: id, person: person.id).any? { |one| one[:poll] == poll }
         raise Core::Refusal.new(:no_access, 'What was answered is not open to you.') unless fine
+
+        :poll_results_for_students
       end
     end
   end

@@ -34,11 +34,14 @@ module Veranda
         results(id, round(id, round), since && round(id, since))
       end
 
+      # The same for students, who are not told what is right.
+      def for_students(id, **rounds) = brief(of(id, **rounds), tell: false)
+
       # @param by [Hash] who shows it
       # @param tell [Boolean] whether what is right is told too
       # @param at [Integer] ms since the epoch
       def show(id, by:, tell:, at: Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond), **rounds)
-        input = { poll: id, results: brief(of(id, **rounds)), tell: tell }
+        input = { poll: id, results: brief(of(id, **rounds), tell: tell), tell: tell }
         Deciding::Perform.call(@log, 'poll.show', input, stream: names.staff(@sitting_id), by: Core::Person.new(**by), at: at)
       end
 
@@ -112,9 +115,10 @@ module Veranda
         uncounted?(id, round) ? @log.ballots.told(names.poll(@sitting_id, id), round).first : answers(id).count(round)
       end
 
-      # What is shown to all is kept for ever and sent to everyone.
-      def brief(results)
-        results.except(:struck).transform_values { |value| value.is_a?(Hash) && value[:groups] ? briefly(value) : value }
+      # What is shown to all is kept for ever and sent to everyone. Unless what is right is told, neither is how many were.
+      def brief(results, tell:)
+        briefs = results.except(:struck).transform_values { |value| value.is_a?(Hash) && value[:groups] ? briefly(value) : value }
+        tell ? briefs : briefs.transform_values { |value| value.is_a?(Hash) ? { **value, right: nil } : value }
       end
 
       def briefly(tally)

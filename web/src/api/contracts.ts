@@ -578,29 +578,6 @@ export const POST_LIMIT = 2000;
 export const POST_SIGNS: readonly string[] = ['agree', 'thanks', 'good', 'puzzled'];
 export const THREAD_PEOPLE = 12;
 export const MOST_PINNED = 3;
-export const POLL_KINDS: readonly string[] = [
-  'one',
-  'several',
-  'order',
-  'short',
-  'cloud',
-  'yes_no',
-  'scale',
-  'number',
-  'spot',
-];
-export const MOST_OPTIONS = 30;
-export const POLL_LIMITS: Readonly<Record<string, number>> = {
-  text: 400,
-  option: 160,
-  answer: 500,
-  word: 60,
-  words: 5,
-  points: 5,
-  rounds: 20,
-};
-export const DISCUSS: readonly number[] = [0.35, 0.7];
-export const SPOT_SQUARE = 40;
 export const NAME_LIMIT = 60;
 export const WELCOME_LIMIT = 600;
 export const WIDTHS: Readonly<Record<string, number>> = {
@@ -937,3 +914,26 @@ export const WIDTHS: Readonly<Record<string, number>> = {
   Œ: 1006,
 };
 export const OTHERWISE = 640;
+export const POLL_KINDS: readonly string[] = [
+  'one',
+  'several',
+  'order',
+  'short',
+  'cloud',
+  'yes_no',
+  'scale',
+  'number',
+  'spot',
+];
+export const MOST_OPTIONS = 30;
+export const POLL_LIMITS: Readonly<Record<string, number>> = {
+  text: 400,
+  option: 160,
+  answer: 500,
+  word: 60,
+  words: 5,
+  points: 5,
+  rounds: 20,
+};
+export const DISCUSS: readonly number[] = [0.35, 0.7];
+export const SPOT_SQUARE = 40;

@@ -1270,7 +1270,7 @@ export interface StagedPoll {
   away: boolean;
 }
 /**
- * One opening of a poll; answers are taken `from` a moment on, `talk` where people were asked to talk it over before.
+ * One opening of a poll; answers are taken `from` a moment on, `talk` where people talked it over before.
  */
 export interface PollRound {
   round: number;

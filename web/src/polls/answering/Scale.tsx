@@ -11,7 +11,7 @@ export function Scale({ question, draft, onDraft }: FieldProps) {
       <Box
         role="radiogroup"
         aria-label={question.text}
-        sx={{ display: 'grid', gridTemplateColumns: `repeat(${Math.min(points.length, 6)}, 1fr)`, gap: 0.5 }}
+        sx={{ display: 'grid', gridTemplateColumns: `repeat(${points.length > 7 ? 6 : points.length}, 1fr)`, gap: 0.5 }}
       >
         {points.map((point) => (
           <Box

@@ -51,7 +51,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         <Standing question={question} state={state} />
       </Box>
-      {live && rounds > 0 && <Coming live={live} question={question} />}
+      {live && rounds > 0 && <Coming live={live} question={question} open={open !== undefined} />}
       {!open && live && state && <Worth live={live} onTalk={() => void acts.talk(id, state, at)} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25, '& button': { minHeight: 30, p: '2px 10px' } }}>
         {open ? (
@@ -117,7 +117,7 @@ function Standing({ question, state }: Pick<Props, 'question' | 'state'>) {
 }
 
 /** How many have answered, and who has not; without names only how many. */
-function Coming({ live, question }: { live: PollLive; question: Question }) {
+function Coming({ live, question, open }: { live: PollLive; question: Question; open: boolean }) {
   const missing = live.missing.map(({ name }) => name.split(' ')[0]).join(', ');
   const more = live.more > 0 ? ` and ${live.more} more` : '';
   const left = live.expected - live.answered;
@@ -127,7 +127,7 @@ function Coming({ live, question }: { live: PollLive; question: Question }) {
         {live.answered}
       </Box>{' '}
       of {live.expected} answered
-      {left > 0 && (
+      {open && left > 0 && (
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           not yet: {nameless(question) ? left : `${missing}${more}`}
         </Box>

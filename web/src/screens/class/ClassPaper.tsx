@@ -147,7 +147,14 @@ export function ClassPaper({
       {copy && <Followed board={copy.board} />}
       {looked && staged ? (
         <Suspense fallback={<Waiting />}>
-          <PollPage sitting={sitting.id} poll={staged} state={looked.state} at={where} onLeave={onLeavePoll} />
+          <PollPage
+            key={staged.id}
+            sitting={sitting.id}
+            poll={staged}
+            state={looked.state}
+            at={where}
+            onLeave={onLeavePoll}
+          />
         </Suspense>
       ) : rooms && staff ? (
         <Suspense fallback={<Waiting />}>

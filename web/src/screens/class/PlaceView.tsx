@@ -10,6 +10,7 @@ import { Announcer } from '../../parts/exchange/Announcer';
 import { Exchange } from '../../parts/exchange/Exchange';
 import { Fallible } from '../../parts/frame/Fallible';
 import { FromBelow } from '../../parts/frame/FromBelow';
+import { PollAnnouncer } from '../../polls/card/PollAnnouncer';
 import { StudentPolls } from '../../polls/card/StudentPolls';
 import { usePollActs } from '../../polls/usePolls';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
@@ -210,6 +211,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         {!you.staff && <Tell place={place} room={room} you={you} form={form} onHand={onHand} />}
       </Bench>
       <Announcer sitting={sitting} place={place} you={you} />
+      <PollAnnouncer sitting={sitting.id} />
     </>
   );
 });

@@ -16,10 +16,10 @@ module Veranda
         def decide
           written!
           room_for_more!(answers.struck.length) if input[:on]
-          unless answers.struck.include?(input[:key]) == input[:on]
+          return if answers.struck.include?(input[:key]) == input[:on]
             entry('struck', { key: input[:key], on: input[:on] },
                   on: answers_stream)
-          end
+          
         end
       end
     end

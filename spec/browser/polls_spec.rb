@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+# Three people in three browsers, one of them on a phone, with some more on wires: polls of every kind are made, answered, compared, shown, and
+# found again in the recording.
+RSpec.describe 'A class that is asked', type: :journey do
+  include Browsers
+
+  let(:server) { Server.shared }
+  let(:made) { fresh_class }
+  let(:sitting) { made[:sitting] }
+  check = File.read(File.join(__dir__, '../support/layout.js'))
+
+  def enter(who, phone: false, at: "/classes/#{sitting}")
+    session = browser(who, server)
+    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
+    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true) if phone
+    session.visit("#{server.address}/enter/#{token}")
+    expect(session).to have_css('h1')
+    session.visit("#{server.address}#{at}")
+    session
+  end
+
+  define_method(:fits) do |what, session, width|
+    settle(session)
+    expect(session.evaluate_script("(#{check})(#{width}, #{width < 900})").map { |words| "#{what}: #{words}" }).to eq([])
+    expect_accessible(session)
+  end
+
+  def answers(id) = ARCHIVE.log.state("answers/#{sitting}.#{id}").first
+  def polls = ARCHIVE.log.state("staff/#{sitting}").first.polls.to_a
+
+  def until_true(what)
+    200.times { yield ? return : sleep(0.05) }
+    raise "It did not come to this: #{what}"
+  end
+
+  after { close_browsers }
+
+  it 'answers twice, with talk in between, and sees who went where; also in the recording' do
+    odalys, farah = enter(:odalys), enter(:farah)
+    nils = enter(:nils, phone: true)
+    wires = %w[jonas hana keiko].to_h { |who| [who, Wire.join(server, who, { sitting: sitting })] }
+    odalys.click_button('Begin with One')
+    make(odalys)
+    id = polls.first[:id]
+    expect(nils).to have_css('h2', text: 'Asked', wait: 15)
+    # The sheet lies over the lower part of the paper.
+    expect_accessible(nils)
+    fits('open, for a student', farah, 1280)
+    # Two taps.
+    nils.find('label', text: 'Green').click
+    nils.find_button('Answer').click
+    expect(nils).to have_text('Your answer is in.')
+    farah.send_keys('a')
+    farah.find('label', text: 'Red').click
+    farah.find_button('Answer').click
+    wires.each { |who, wire| wire.do('poll.answer', "poll/#{sitting}.#{id}", round: 1, value: polls.first[:question][:options][who == 'keiko' ? 0 : 1][:id]) }
+    expect(odalys).to have_text('5 of 5 answered', wait: 15)
+    fits('open, for staff', odalys, 1280)
+    odalys.find_button('Close').click
+    expect(odalys).to have_text('40 % are right: worth that pairs talk it over.')
+    odalys.send_keys('l')
+    expect(farah).to have_text('Talk it over first.', wait: 15)
+    expect(farah).to have_css('[aria-label="Your pair"]')
+    expect(nils).to have_text('Talk it over first.')
+    twice(odalys, farah, nils, wires, id)
+    recorded(odalys)
+    [odalys, farah, nils].each { |session| expect(errors(session)).to eq([]) }
+  end
+
+  # By keyboard and mouse, as one would during class.
+  def make(odalys)
+    odalys.send_keys('a')
+    odalys.within('[role=dialog]') do
+      odalys.fill_in('Question', with: 'Red hull meets Green hull. Who gives way?')
+      odalys.fill_in('Option 1', with: 'Red')
+      odalys.fill_in('Option 2', with: 'Green')
+      odalys.find_button('Right: option 1').click
+      fits('making one', odalys, 1280)
+      odalys.click_button('Keep in the bank')
+      expect(odalys).to have_text('It is in the bank.')
+      odalys.click_button('Open it')
+    end
+    expect(odalys).to have_no_css('[role=dialog]')
+    expect(VisitorClient.new(server, as: 'odalys').get('/api/polls?q=green+hull').body['polls'].map { |row| row['lesson'] }).to include(nil, 'Collision rules in narrow water')
+  end
+
+  # What pairs take minutes for is over at once here.
+  def twice(odalys, farah, nils, wires, id)
+    until_true('another round is open') { ARCHIVE.log.state("poll/#{sitting}.#{id}").first.rounds.length == 2 }
+    perform('odalys', 'poll.close', "staff/#{sitting}", poll: id, round: 2)
+    perform('odalys', 'poll.clear', "staff/#{sitting}", poll: id, round: 2, on: true)
+    perform('odalys', 'poll.open', "staff/#{sitting}", poll: id, round: 3)
+    red = polls.first[:question][:options].first[:id]
+    wires.each_value { |wire| wire.do('poll.answer', "poll/#{sitting}.#{id}", round: 3, value: red) }
+    [farah, nils].each do |session|
+      session.find('label', text: 'Red', wait: 15).click
+      session.find_button('Answer').click
+    end
+    expect(odalys).to have_text('5 of 5 answered', wait: 15)
+    odalys.find_button('Close').click
+    odalys.find_button('Results').click
+    expect(odalys).to have_css('[role=img][aria-label="3 from Green to Red; 2 from Red to Red"]')
+    expect(odalys).to have_text('40 % → 100 %').and have_text('1.00')
+    fits('two rounds', odalys, 1280)
+    expect(farah).to have_no_text('40 %')
+    odalys.find_button('Show it to all').click
+    expect(farah).to have_css('[aria-label="Shown: Red hull meets Green hull. Who gives way?"]', wait: 15)
+    fits('shown', farah, 1280)
+    expect(nils).to have_css('table td', text: 'Green')
+    fits('shown, on a phone', nils, 390)
+    nils.click_button('Back to the board')
+    expect(nils).to have_no_css('table')
+    odalys.click_button('Seal it', match: :first)
+    expect(farah).to have_no_css('[aria-label^="Shown:"]')
+  end
+
+  def recorded(odalys)
+    perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
+    odalys.find_button('Show it to all').click
+    expect(odalys).to have_button('Seal it', wait: 15)
+    perform('odalys', 'class.end', "sitting/#{sitting}")
+    odalys.visit("#{server.address}/recordings/#{sitting}")
+    odalys.find('[role=slider]').send_keys(:end)
+    expect(odalys).to have_css('[aria-label^="Shown: Red hull"]', wait: 15)
+    expect(odalys).to have_css('[aria-label=Polls]', text: 'Round 3 is closed.')
+    fits('in the recording', odalys, 1280)
+  end
+
+  # What each kind of poll is answered with on a phone, and what shows that it was taken.
+  spot = { kind: 'spot', text: 'Where is Sable Rock?' }
+  options = [{ id: 'a', text: 'One <b>long</b>' }, { id: 'b', text: 'שני קצרים' }, { id: 'c', text: 'Three' }]
+  kinds = {
+    'several' => [{ options: options }, ->(page) { page.all('label').first(2).each(&:click) }, %w[a b]],
+    'yes_no' => [{}, ->(page) { page.find('label', text: 'No').click }, ['no']],
+    'order' => [{ options: options }, ->(page) { [2, 0, 1].each { |i| page.all('form [aria-pressed]')[i].click } }, %w[c a b]],
+    'short' => [{}, ->(page) { page.find('form textarea:not([aria-hidden])').set('One long blast') }, 'One long blast'],
+    'cloud' => [{}, lambda { |page|
+      page.find('form input').set('horn')
+      page.click_button('One more word')
+      page.all('form input').last.set('bell')
+    }, %w[horn bell]],
+    'scale' => [{ ends: %w[not quite] }, ->(page) { page.find('form [role=radio]', text: '4').click }, 4],
+    'number' => [{ unit: 'm' }, ->(page) { page.find('form input').set('2,7 m') }, 2.7],
+    'spot' => [{}, ->(page) { 2.times { page.find('form [role=application]').send_keys(:arrow_right) } }, [840.0, 500.0]]
+  }
+
+  it 'is asked in every way there is, on a phone, and by whoever writes a question mark' do
+    odalys, nils = enter(:odalys), enter(:nils, phone: true)
+    kinds.each do |kind, (more, act, kept)|
+      question = { kind: kind, text: "How about #{kind}?", **more, **(kind == 'spot' ? spot.merge(board: made[:board], page: 'p1') : {}) }
+      perform('odalys', 'poll.stage', "staff/#{sitting}", poll: kind, question: question)
+      perform('odalys', 'poll.open', "staff/#{sitting}", poll: kind, round: 1)
+      expect(nils).to have_css('h3', text: question[:text], wait: 15)
+      act.call(nils)
+      expect_accessible(nils)
+      nils.find_button('Answer').click
+      expect(nils).to have_text('Your answer is in.')
+      expect(answers(kind).by_person(1)).to eq('nils' => kept)
+      odalys.find("[aria-label='Poll: #{question[:text]}']", wait: 15).find_button('Results').click
+      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '1 person answered')
+      fits("results of #{kind}", odalys, 1280)
+      odalys.click_button('As a table')
+      expect(odalys).to have_css('table')
+      perform('odalys', 'poll.close', "staff/#{sitting}", poll: kind, round: 1)
+    end
+    odalys.find_field('Write to everyone here').set("? Two long blasts mean?\n")
+    expect(polls.length).to eq(kinds.length + 1)
+    expect(nils).to have_css('h3', text: 'Two long blasts mean?', wait: 15)
+    [odalys, nils].each { |session| expect(errors(session)).to eq([]) }
+  end
+end
