@@ -8,7 +8,7 @@ RSpec.describe Veranda::Core::Access do
   let(:odalys) { person(:odalys) }
   let(:stand_in) { Core::Person.new(id: 'alder', name: 'Alder', role: 'stand_in') }
 
-  streams = { sitting: 'sitting/s1', staff: 'staff/s1', main: 'place/s1.main', waiting: 'place/s1.waiting', words: 'exchange/s1.main',
+  streams = { sitting: 'sitting/s1', staff: 'staff/s1', main: 'place/s1.main', waiting: 'place/s1.waiting', words: 'exchange/s1.main', questions: 'questions/s1', asked: 'asked/s1',
               own: 'own/s1.%s', own_of_another: 'own/s1.nils', board: 'board/b1', other_board: 'board/b2', closed_board: 'board/b4', staff_board: 'board/b3',
               farahs_board: 'board/b5', farahs_copy: 'board/c1', jonas_copy: 'board/c2',
               another_class: 'sitting/s2', another_board: 'board/elsewhere' }
@@ -20,8 +20,8 @@ RSpec.describe Veranda::Core::Access do
     open: ->(stage, **plan) { stage.with_copies(stage.sitting(boards: boards, **plan)) },
     ended: ->(stage, **plan) { stage.with_copies(stage.sitting(boards: boards, **plan)).tap { |hall| hall.do(stage.person(:odalys), 'class.end') } }
   }
-  everything = %i[sitting staff main waiting words own board other_board closed_board staff_board farahs_board]
-  in_class = %i[sitting main words own board other_board closed_board]
+  everything = %i[sitting staff main waiting words questions asked own board other_board closed_board staff_board farahs_board]
+  in_class = %i[sitting main words questions own board other_board closed_board]
   hers = in_class + %i[farahs_board farahs_copy]
   everybodys = %i[farahs_copy jonas_copy]
   # Who, and what they read while the class is planned, open and over. Farah and Jonas were let in, Oona never came.
@@ -141,6 +141,6 @@ RSpec.describe Veranda::Core::Access do
   end
 
   it 'shows in a recording what every student could read' do
-    expect(described_class.recorded(sitting.state)).to match_array(%w[sitting/s1 place/s1.main exchange/s1.main board/b1 board/b2])
+    expect(described_class.recorded(sitting.state)).to match_array(%w[sitting/s1 questions/s1 place/s1.main exchange/s1.main board/b1 board/b2])
   end
 end

@@ -19,6 +19,8 @@ RSpec.describe 'Who may do what' do
     'rooms.choose_boards' => :staff, 'rooms.share' => :staff, 'rooms.step_in' => :staff, 'rooms.go' => :anyone, 'room.call' => :anyone,
     'poll.stage' => :staff, 'poll.open' => :staff, 'poll.close' => :staff, 'poll.seal' => :staff, 'poll.clear' => :staff, 'poll.put_away' => :staff,
     'poll.group' => :staff, 'poll.name_group' => :staff, 'poll.strike' => :staff, 'poll.answer' => :students,
+    'question.ask' => %i[post], 'question.vote' => :students, 'question.review' => :staff, 'question.merge' => :staff, 'question.answer_now' => :staff,
+    'question.done' => :staff, 'question.set' => :staff,
     'exchange.post' => %i[post], 'exchange.delete' => :anyone, 'exchange.react' => :anyone, 'exchange.pin' => :staff, 'exchange.park' => :staff,
     'exchange.begin_thread' => %i[threads], 'thread.post' => %i[threads], 'thread.delete' => :anyone, 'thread.react' => :anyone
   }
@@ -40,6 +42,8 @@ RSpec.describe 'Who may do what' do
     'poll.stage' => { poll: 'new', question: { kind: 'short', text: 'Name a signal.' } }, 'poll.open' => { poll: 'p', round: 2 }, 'poll.close' => { poll: 'p', round: 1 },
     'poll.seal' => { poll: 'p' }, 'poll.clear' => { poll: 'p', round: 1, on: true }, 'poll.put_away' => { poll: 'p' }, 'poll.answer' => { round: 1, value: 'bell' },
     'poll.group' => { poll: 'p', key: 'horn', to: 'bell' }, 'poll.name_group' => { poll: 'p', key: 'horn', words: 'Horn' }, 'poll.strike' => { poll: 'p', key: 'horn', on: true },
+    'question.ask' => { id: 'new', text: 'And in fog?', nameless: false }, 'question.vote' => { id: 'q', on: true }, 'question.review' => { id: 'w', pass: true },
+    'question.merge' => { id: 'q', into: 'r' }, 'question.answer_now' => { id: 'q' }, 'question.done' => { id: 'q' }, 'question.set' => { review: false, nameless: true },
     'board.lock' => { on: true }, 'class.signal' => { signal: 'clap' },
     'exchange.post' => { id: 'new', text: 'hello' }, 'exchange.delete' => { id: 'own' }, 'exchange.react' => { id: 'own', sign: 'agree' },
     'exchange.pin' => { id: 'own', on: true }, 'exchange.park' => { id: 'own', parked: 'done' },
@@ -83,7 +87,16 @@ RSpec.describe 'Who may do what' do
     words.do(by, 'exchange.begin_thread', { id: 't', people: ['jonas'], staff: false, post: { id: 'begun', text: 'psst' } })
     open_rooms(hall, who) if wire_name.match?(/\Arooms?\./)
     open_poll(hall, wire_name) if wire_name.start_with?('poll.')
+    ask(hall) if wire_name.start_with?('question.')
     hall
+  end
+
+  # Two that all may see, and one that waits for review.
+  def ask(hall)
+    ask = ->(id) { hall.do(person(:jonas), 'question.ask', { id: id, text: 'Does it hold at anchor?', nameless: false }) }
+    %w[q r].each(&ask)
+    hall.do(person(:odalys), 'question.set', { review: true, nameless: false })
+    ask.call('w')
   end
 
   def open_poll(hall, wire_name)
@@ -113,7 +126,7 @@ RSpec.describe 'Who may do what' do
   end
 
   STREAMS_OF = { board: 'board/b1', sitting: 'sitting/s1', staff: 'staff/s1', place: 'place/s1.main', exchange: 'exchange/s1.main', thread: 'thread/s1.t',
-                 poll: 'poll/s1.p' }.freeze
+                 poll: 'poll/s1.p', questions: 'questions/s1' }.freeze
 
   def done?(hall, who, wire_name, input)
     on = wire_name == 'room.call' ? 'place/s1.r1' : STREAMS_OF.fetch(Core::Commands.fetch(wire_name).stream_kind)

@@ -97,8 +97,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
     play(hall, drawn, odalys, farah, jonas)
     cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
-            followed(with_polls(sitting),
-                     ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
+            followed(with_polls(sitting), ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(with_questions(sitting), ['questions/s1', 'asked/s1']) +
+            followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back
@@ -107,7 +107,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
                                  begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used
                                  dealt assigned room_set room_gone rooms_opened rooms_given rooms_closed room_shared room_opened room_given room_timed
                                  room_named room_closed called call_answered announced asked room_kept
-                                 poll_staged poll_opened poll_put_away poll_begun round_opened round_closed round_cleared poll_shown poll_sealed])
+                                 poll_staged poll_opened poll_put_away poll_begun round_opened round_closed round_cleared poll_shown poll_sealed
+                                 question_asked question_reviewed votes_counted question_merged answering question_answered questions_set])
     expect_golden('folds', cases)
   end
 
@@ -135,6 +136,24 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     staff.call('open', poll: 'q', round: 1)
     staff.call('close', poll: 'q', round: 1)
     staff.call('put_away', poll: 'q')
+    hall
+  end
+
+  # What is asked, reviewed, put together, voted for and answered.
+  def with_questions(hall)
+    odalys, farah, jonas = %i[odalys farah jonas].map { |id| person(id) }
+    ask = ->(who, id, text, nameless: false) { hall.do(who, 'question.ask', { id: id, text: text, nameless: nameless }) }
+    ask.call(farah, 'a', 'Does it hold at anchor?')
+    hall.do(odalys, 'question.set', { review: true, nameless: true })
+    ask.call(jonas, 'b', 'And at anchor?', nameless: true)
+    ask.call(jonas, 'c', 'Is a pilot boat different?')
+    hall.do(odalys, 'question.review', { id: 'b', pass: true })
+    hall.do(odalys, 'question.review', { id: 'c', pass: false })
+    hall.do(odalys, 'question.count', { votes: [{ id: 'a', count: 3 }] })
+    hall.do(odalys, 'question.merge', { id: 'b', into: 'a' })
+    hall.do(odalys, 'question.answer_now', { id: 'a' })
+    hall.do(odalys, 'question.done', { id: 'a', words: 'Yes, it does.' })
+    hall.do(odalys, 'question.answer_now', { id: nil })
     hall
   end
 

@@ -76,7 +76,8 @@ RSpec.describe 'Everything that can be sent over a socket' do
   # One with names and one without.
   def open_polls(made)
     { p: true, q: false }.each do |id, names|
-      perform('odalys', 'poll.stage', "staff/#{made[:sitting]}", poll: id, question: { kind: 'one', text: 'Who?', names: names, options: [{ id: 'red', text: 'Red' }, { id: 'green', text: 'Green' }] })
+      perform('odalys', 'poll.stage', "staff/#{made[:sitting]}", poll: id,
+                                                                 question: { kind: 'one', text: 'Who?', names: names, options: [{ id: 'red', text: 'Red' }, { id: 'green', text: 'Green' }] })
       perform('odalys', 'poll.open', "staff/#{made[:sitting]}", poll: id, round: 1)
     end
   end

@@ -180,7 +180,8 @@ module Veranda
           place = sitting.seats[person.id].place
           [*public_streams(sitting, place), own, *polls(sitting, staff.polls.for_place(place))]
         else
-          [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), waiting_room(sitting), own,
+          [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), Streams::StreamName.questions(sitting.id),
+           Streams::StreamName.asked(sitting.id), waiting_room(sitting), own,
            *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }.select { |name| staff_reads?(person, sitting, staff, name) },
            *polls(sitting, staff.polls.begun)]
         end
@@ -198,7 +199,9 @@ module Veranda
       end
       private_class_method :threads
 
-      def public_streams(sitting, place) = [Streams::StreamName.sitting(sitting.id), *of_place(sitting, place)]
+      def public_streams(sitting, place)
+        [Streams::StreamName.sitting(sitting.id), Streams::StreamName.questions(sitting.id), *of_place(sitting, place)]
+      end
       private_class_method :public_streams
 
       def of_place(sitting, place)

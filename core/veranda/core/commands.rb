@@ -20,6 +20,8 @@ module Veranda
         Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
         Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::ShowPoll, Polls::SealPoll,
         Polls::ClearRound, Polls::PutAwayPoll, Polls::GroupAnswers, Polls::NameGroup, Polls::StrikeAnswer,
+        Questions::Ask, Questions::Vote, Questions::CountVotes, Questions::Review, Questions::Merge, Questions::AnswerNow, Questions::Finish,
+        Questions::SetQuestions,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
       ].freeze
@@ -30,7 +32,7 @@ module Veranda
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
-        Rooms::GiveBoards, Polls::CountBallots, Polls::ShowPoll
+        Rooms::GiveBoards, Polls::CountBallots, Polls::ShowPoll, Questions::CountVotes
       ].freeze
 
       # @param wire_name [String]

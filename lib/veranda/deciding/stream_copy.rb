@@ -14,6 +14,10 @@ module Veranda
       # Seconds for which a stream that others write to as well is taken to be theirs too.
       SHARED_FOR = 10
 
+      # Who has done what is entered without a name, and ms to which its time is told.
+      NOBODY = 'nobody'
+      MINUTE = 60_000
+
       # @return [Integer] seq up to which a snapshot is kept or was asked for
       attr_accessor :kept
 
@@ -54,7 +58,8 @@ module Veranda
       # @param command_id [String, nil]
       # @return [Core::Streams::Entry]
       def add(draft, at:, by:, command_id:)
-        Core::Streams::Entry.new(stream: @name, seq: @seq + 1, at: [at, @at].max, actor: by.id, kind: draft.kind,
+        at, actor = draft.nameless ? [at - (at % MINUTE), NOBODY] : [at, by.id]
+        Core::Streams::Entry.new(stream: @name, seq: @seq + 1, at: [at, @at].max, actor: actor, kind: draft.kind,
                                  body: draft.body, command_id: command_id).tap { |entry| apply(entry) }
       end
 

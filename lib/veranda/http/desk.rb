@@ -65,13 +65,19 @@ module Veranda
         @hosts[course_id] ||= archive.people.roster(course_id).find { |person| person[:role] == 'instructor' }&.fetch(:name)
       end
 
-      # Recordings nobody can see yet, and lessons of the coming week that are not ready.
+      # Recordings nobody can see yet, lessons of the coming week that are not ready, and questions without an answer.
       def waiting(lessons)
         taught = lessons.select { |lesson| lesson.key?(:to_mend) }
         unshared = taught.select { |lesson| unshared?(lesson) }
         unready = taught.select { |lesson| unready?(lesson) }
         { recordings: unshared.map { |lesson| { id: lesson[:class][:id], title: lesson[:title] } },
-          lessons: unready.map { |lesson| { id: lesson[:id], title: lesson[:title], count: lesson[:to_mend].length } } }
+          lessons: unready.map { |lesson| { id: lesson[:id], title: lesson[:title], count: lesson[:to_mend].length } },
+          questions: unanswered(taught) }
+      end
+
+      def unanswered(taught)
+        counts = archive.questions.unanswered(taught.map { |lesson| lesson[:id] })
+        taught.filter_map { |lesson| { id: lesson[:id], title: lesson[:title], count: counts[lesson[:id]] } if counts[lesson[:id]] }
       end
 
       def unshared?(lesson) = lesson.dig(:class, :recorded) && !lesson[:class][:shared]

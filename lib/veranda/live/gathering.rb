@@ -8,6 +8,9 @@ module Veranda
     # (what happens) to the listeners (who is told), and keeps each peer subscribed to exactly
     # the streams that {Core::Access} lets them read.
     class Gathering
+      # Commands after which there is something to count.
+      WATCHED = [Core::Polls::AnswerPoll, Core::Questions::Ask, Core::Questions::Vote, Core::Questions::Merge].freeze
+
       # @return [Hub]
       attr_reader :hub
 
@@ -84,7 +87,7 @@ module Veranda
 
         by_lesson_door(order) unless peer.sitting_id || order.by.staff?
         materials!(order)
-        return @lane.submit(order, &) unless order.command == Core::Polls::AnswerPoll
+        return @lane.submit(order, &) unless WATCHED.include?(order.command)
 
         @lane.submit(order) do |outcome|
           @poll_watch.answered(order.stream) unless outcome.refusal

@@ -4,8 +4,8 @@ require 'async/notification'
 
 module Veranda
   module Live
-    # Tells staff how polls come along while they are open: what the answers come to, four times a second at most, however many answer.
-    # It is worked out beside the server, once for all staff of all processes.
+    # Tells staff how polls come along while they are open, and everyone how many ask what: four times a second at most, however many
+    # answer and vote. It is worked out beside the server, once for all processes.
     class PollWatch
       # s
       EVERY = 0.25
@@ -45,12 +45,16 @@ module Veranda
       def tell(stream)
         @under_way[stream] = true
         sitting = names.sitting_id(stream)
+        return count_votes(stream, sitting) if names.kind(stream) == :questions
+
         @gathering.hub.aside(:poll_live, sitting: sitting, poll: names.part(stream)) do |done, live|
           @under_way.delete(stream)
           message = { t: 'results', stream: stream, live: live }
           @gathering.send_transient(names.staff(sitting), JSON.generate(message), pass_on: true) if done && live
         end
       end
+
+      def count_votes(stream, sitting) = @gathering.hub.aside(:count_votes, sitting: sitting) { @under_way.delete(stream) }
     end
   end
 end

@@ -22,6 +22,13 @@ module Veranda
         end
       end
 
+      # Counts how many ask what.
+      def votes
+        stream = names.questions(@sitting_id)
+        rows = Core::Questions::Vote.counts(@log.ballots.of(stream), @log.state(stream).first)
+        perform('question.count', { votes: rows }, stream) if rows.any?
+      end
+
       # @param id [String] of a poll that is put away
       def put_away(id)
         return unless staff.polls[id]&.fetch(:away)
@@ -35,6 +42,7 @@ module Veranda
         return unless @log.state(names.sitting(@sitting_id)).first.ended?
 
         staff.polls.begun.each { |row| close(row[:id]) }
+        votes
         @log.ballots.forget(@log.ballots.kept(@sitting_id))
       end
 

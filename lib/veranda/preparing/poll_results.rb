@@ -118,7 +118,11 @@ module Veranda
       # What is shown to all is kept for ever and sent to everyone. Unless what is right is told, neither is how many were.
       def brief(results, tell:)
         briefs = results.except(:struck).transform_values { |value| value.is_a?(Hash) && value[:groups] ? briefly(value) : value }
-        tell ? briefs : briefs.transform_values { |value| value.is_a?(Hash) ? { **value, right: nil } : value }
+        if tell
+          briefs
+        else
+          briefs.transform_values { |value| value.is_a?(Hash) ? { **value, right: nil } : value }
+        end
       end
 
       def briefly(tally)

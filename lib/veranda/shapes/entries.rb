@@ -119,7 +119,18 @@ module Veranda
         poll_sealed: object({})
       }.freeze
 
-      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL }.freeze
+      QUESTIONS = {
+        question_asked: object({ id: STRING, number: INTEGER, text: STRING, state: STRING, by: maybe(STRING), name: maybe(STRING) },
+                               may: { at: MOMENT }),
+        question_reviewed: object({ id: STRING, pass: BOOLEAN }),
+        votes_counted: object({ votes: list(object({ id: STRING, count: INTEGER })) }),
+        question_merged: object({ id: STRING, into: STRING }),
+        answering: object({ id: maybe(STRING) }),
+        question_answered: object({ id: STRING, words: maybe(STRING) }),
+        questions_set: object({ review: BOOLEAN, nameless: BOOLEAN })
+      }.freeze
+
+      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL, **QUESTIONS }.freeze
 
       FIELDS = { seq: INTEGER, at: MOMENT, by: STRING }.freeze
 

@@ -53,7 +53,7 @@ module Veranda
       # The view of a stream by its kind, as in a welcome or when it was gained.
       VIEWS = { board: :BoardView, sitting: :SittingView, staff: :StaffView, place: :PlaceView, exchange: :ExchangeView,
                 thread: :ThreadView, own: :OwnView,
-                poll: :PollView }.freeze
+                poll: :PollView, questions: :QuestionsView, asked: :QuestionsView }.freeze
     end
   end
 end

@@ -5,7 +5,7 @@ module Veranda
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies, :pairings, :room_work, :polls
+                  :own_copies, :pairings, :room_work, :polls, :questions
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -25,6 +25,7 @@ module Veranda
         @own_copies = OwnCopies.new(db, @log, @lessons)
         @room_work = RoomWork.new(db, @log, @lessons)
         @polls = PollBank.new(db)
+        @questions = QuestionList.new(db)
         @small_pictures = SmallPictures.new(db, @files)
       end
 

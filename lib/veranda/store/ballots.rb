@@ -23,7 +23,7 @@ module Veranda
 
         # @return [Core::Refusal]
         def refusal
-          Core::Polls::AnswerPoll.unchanging!
+          @ballots.first.poll.start_with?('questions/') ? Core::Questions::Vote.own! : Core::Polls::AnswerPoll.unchanging!
         rescue Core::Refusal => e
           e
         end
@@ -55,7 +55,14 @@ module Veranda
 
       # @param person [String]
       # @return [Object, nil] what somebody answered themselves
-      def mine(poll, round, person) = of(poll).dig(round, token(poll, person))
+      def mine(poll, round, person) = all_mine(poll, person)[round]
+
+      # @return [Hash{Integer => Object}] the same in every round
+      def all_mine(poll, person)
+        secret = @db[:poll_secrets].where(poll: poll).get(:secret) or return {}
+        own = Ballots.token(secret, person)
+        of(poll).filter_map { |round, answers| [round, answers[own]] if answers.key?(own) }.to_h
+      end
 
       # What may be told of a round while it is open: changes only where those of several people come together, for from one answer more
       # one would know whose it is.
@@ -81,13 +88,17 @@ module Veranda
 
       # @return [Array<String>] ids of classes that are over, and of which something is kept still
       def overdue
-        kept = @db[:poll_secrets].where(Sequel.lit("poll LIKE 'poll/' || sittings.id || '.%'")).select(1)
+        of_class = Sequel.lit("poll LIKE 'poll/' || sittings.id || '.%' OR poll = 'questions/' || sittings.id")
+        kept = @db[:poll_secrets].where(of_class).select(1)
         @db[:sittings].where(status: 'ended').where(kept.exists).select_map(:id)
       end
 
       # @param sitting [String]
-      # @return [Array<String>] polls of a class of which anything is kept
-      def kept(sitting) = @db[:poll_secrets].where(Sequel.like(:poll, "poll/#{@db.dataset.escape_like(sitting)}.%")).select_map(:poll)
+      # @return [Array<String>] polls of a class, and its questions, of which anything is kept
+      def kept(sitting)
+        polls = Sequel.like(:poll, "poll/#{@db.dataset.escape_like(sitting)}.%")
+        @db[:poll_secrets].where(polls | { poll: Core::Streams::StreamName.questions(sitting) }).select_map(:poll)
+      end
 
       private
 
@@ -105,13 +116,13 @@ module Veranda
       end
 
       def put(answers, token, ballot)
-        return false if answers.key?(token) && !ballot.change && answers[token] != ballot.value
+        if answers.key?(token) && answers[token] != ballot.value && (!ballot.change || answers[token] == Core::Questions::Vote::OWN)
+          return false
+        end
 
         answers[token] = ballot.value
         true
       end
-
-      def token(poll, person) = Ballots.token(secret(poll), person)
 
       def secret(poll)
         @db[:poll_secrets].where(poll: poll).get(:secret) || begin

@@ -56,7 +56,7 @@ RSpec.describe Veranda::Core::Recordings::Recording do
   end
 
   it 'never holds boards for staff' do
-    expect(recording.streams).to eq(%w[sitting/s1 place/s1.main exchange/s1.main board/b1 board/b2])
+    expect(recording.streams).to eq(%w[sitting/s1 questions/s1 place/s1.main exchange/s1.main board/b1 board/b2])
   end
 
   def placed(entry, deleted: Set[], people: Set['farah']) = recording.place(entry, deleted: deleted, people: people)

@@ -342,6 +342,34 @@ export interface Commands {
     key: string;
     on: boolean;
   };
+  'question.ask': {
+    id: string;
+    text: string;
+    nameless: boolean;
+  };
+  'question.vote': {
+    id: string;
+    on: boolean;
+  };
+  'question.review': {
+    id: string;
+    pass: boolean;
+  };
+  'question.merge': {
+    id: string;
+    into: string;
+  };
+  'question.answer_now': {
+    id: null | string;
+  };
+  'question.done': {
+    id: string;
+    words?: string;
+  };
+  'question.set': {
+    review: boolean;
+    nameless: boolean;
+  };
   'exchange.post': {
     id: string;
     text: string;

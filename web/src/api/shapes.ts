@@ -757,6 +757,62 @@ export type Entry =
       at: number;
       by: string;
       cmd?: string | null;
+    }
+  | {
+      kind: 'question_asked';
+      body: QuestionAskedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'question_reviewed';
+      body: QuestionReviewedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'votes_counted';
+      body: VotesCountedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'question_merged';
+      body: QuestionMergedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'answering';
+      body: AnsweringBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'question_answered';
+      body: QuestionAnsweredBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'questions_set';
+      body: QuestionsSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
     };
 export type Right =
   'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
@@ -893,6 +949,9 @@ export interface Shapes {
   Spread: Spread;
   Moves: Moves;
   PollLive: PollLive;
+  QuestionsView: QuestionsView;
+  Asking: Asking;
+  ClassQuestions: ClassQuestions;
   MyAnswer: MyAnswer;
   BankPoll: BankPoll;
   BoardView: BoardView;
@@ -1016,6 +1075,13 @@ export interface Shapes {
   RoundClearedBody: RoundClearedBody;
   PollShownBody: PollShownBody;
   PollSealedBody: PollSealedBody;
+  QuestionAskedBody: QuestionAskedBody;
+  QuestionReviewedBody: QuestionReviewedBody;
+  VotesCountedBody: VotesCountedBody;
+  QuestionMergedBody: QuestionMergedBody;
+  AnsweringBody: AnsweringBody;
+  QuestionAnsweredBody: QuestionAnsweredBody;
+  QuestionsSetBody: QuestionsSetBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -1408,6 +1474,41 @@ export interface PollLive {
   missing: Author[];
   more: number;
   results: PollResults;
+}
+/**
+ * What people have asked; `now` is being answered.
+ */
+export interface QuestionsView {
+  questions: Asking[];
+  now: string | null;
+  review: boolean;
+  nameless: boolean;
+}
+/**
+ * A question that somebody asked; `votes` are others who ask it too.
+ */
+export interface Asking {
+  id: string;
+  number: number;
+  text: string;
+  by: string | null;
+  name: string | null;
+  at: number;
+  votes: number;
+  state: 'open' | 'answered' | 'merged' | 'waiting' | 'passed' | 'kept';
+  answer: string | null;
+  answered_at: number | null;
+  into: string | null;
+}
+/**
+ * What was asked in a class that is over.
+ */
+export interface ClassQuestions {
+  sitting: string;
+  title: string;
+  at: number | null;
+  recorded: boolean;
+  questions: Asking[];
 }
 /**
  * What one has answered oneself.
@@ -2312,6 +2413,40 @@ export interface PollShownBody {
   explanation?: string;
 }
 export interface PollSealedBody {}
+export interface QuestionAskedBody {
+  id: string;
+  number: number;
+  text: string;
+  state: string;
+  by: string | null;
+  name: string | null;
+  at?: number;
+}
+export interface QuestionReviewedBody {
+  id: string;
+  pass: boolean;
+}
+export interface VotesCountedBody {
+  votes: {
+    id: string;
+    count: number;
+  }[];
+}
+export interface QuestionMergedBody {
+  id: string;
+  into: string;
+}
+export interface AnsweringBody {
+  id: string | null;
+}
+export interface QuestionAnsweredBody {
+  id: string;
+  words: string | null;
+}
+export interface QuestionsSetBody {
+  review: boolean;
+  nameless: boolean;
+}
 export interface Answer {
   allowed: boolean;
   code: string;
@@ -2488,6 +2623,11 @@ export interface DeskWaiting {
     title: string;
   }[];
   lessons: {
+    id: string;
+    title: string;
+    count: number;
+  }[];
+  questions: {
     id: string;
     title: string;
     count: number;

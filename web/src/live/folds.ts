@@ -4,6 +4,7 @@ import type { Fold } from './fold';
 import { ownFold } from './own';
 import { placeFold } from './place';
 import { pollFold } from './poll';
+import { questionsFold } from './questions';
 import { sittingFold } from './sitting';
 import { staffFold } from './staff';
 import { kindOf } from './streams';
@@ -17,6 +18,8 @@ const folds: Record<string, Fold<unknown>> = {
   thread: threadFold as Fold<unknown>,
   own: ownFold as Fold<unknown>,
   poll: pollFold as Fold<unknown>,
+  questions: questionsFold as Fold<unknown>,
+  asked: questionsFold as Fold<unknown>,
 };
 
 /** A stream that this page knows nothing of is kept as it came. */

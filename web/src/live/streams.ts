@@ -9,6 +9,8 @@ export const placeStream = (sitting: string, place: string = MAIN) => `place/${s
 export const exchangeStream = (sitting: string, place: string = MAIN) => `exchange/${sitting}.${place}`;
 export const threadStream = (sitting: string, thread: string) => `thread/${sitting}.${thread}`;
 export const pollStream = (sitting: string, poll: string) => `poll/${sitting}.${poll}`;
+export const questionsStream = (sitting: string) => `questions/${sitting}`;
+export const askedStream = (sitting: string) => `asked/${sitting}`;
 export const ownStream = (sitting: string, person: string) => `own/${sitting}.${person}`;
 
 /** @returns the kind of a stream */

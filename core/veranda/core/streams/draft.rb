@@ -8,7 +8,8 @@ module Veranda
       # @!attribute stream [String]
       # @!attribute kind [String]
       # @!attribute body [Hash] with symbol keys
-      Draft = Struct.new(:stream, :kind, :body)
+      # @!attribute nameless [Boolean, nil] whether nobody may learn who it was, nor when to more than the minute
+      Draft = Struct.new(:stream, :kind, :body, :nameless)
     end
   end
 end

@@ -29,6 +29,7 @@ module Veranda
           when :thread then Exchange::Thread
           when :poll then Polls::Poll
           when :answers then Polls::Answers
+          when :questions, :asked then Questions::Questions
           end
         end
 

@@ -14,9 +14,11 @@ module Veranda
       #   own/ID.PERSON         what concerns one person
       #   poll/ID.POLL          a poll: what is asked, its rounds, what was shown of the answers
       #   answers/ID.POLL       what was answered to it, for the server alone
+      #   questions/ID          what was asked, for everyone
+      #   asked/ID              what was asked and waits for review, for staff
       #   board/ID              marks
       module StreamName
-        KINDS = %w[sitting staff place exchange thread own poll answers board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        KINDS = %w[sitting staff place exchange thread own poll answers questions asked board].to_h { |kind| [kind, kind.to_sym] }.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
@@ -29,6 +31,8 @@ module Veranda
         def thread(sitting_id, thread_id) = "thread/#{sitting_id}.#{thread_id}"
         def poll(sitting_id, poll_id) = "poll/#{sitting_id}.#{poll_id}"
         def answers(sitting_id, poll_id) = "answers/#{sitting_id}.#{poll_id}"
+        def questions(sitting_id) = "questions/#{sitting_id}"
+        def asked(sitting_id) = "asked/#{sitting_id}"
         def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
 
         # @param name [String]

@@ -48,7 +48,7 @@ beforeEach(() => vi.useFakeTimers({ now: NOW, toFake: ['Date'] }));
 afterEach(() => vi.useRealTimers());
 
 async function desk(...lessons: DeskLesson[]) {
-  facts = { now: NOW, lessons, waiting: { recordings: [], lessons: [] } };
+  facts = { now: NOW, lessons, waiting: { recordings: [], lessons: [], questions: [] } };
   render(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>

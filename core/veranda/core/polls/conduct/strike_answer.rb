@@ -17,9 +17,9 @@ module Veranda
           written!
           room_for_more!(answers.struck.length) if input[:on]
           return if answers.struck.include?(input[:key]) == input[:on]
-            entry('struck', { key: input[:key], on: input[:on] },
-                  on: answers_stream)
-          
+
+          entry('struck', { key: input[:key], on: input[:on] },
+                on: answers_stream)
         end
       end
     end
