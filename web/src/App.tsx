@@ -11,6 +11,7 @@ const SignIn = lazy(() => import('./screens/SignIn'));
 const Enter = lazy(() => import('./screens/Enter'));
 const Desk = lazy(() => import('./screens/Desk'));
 const Lesson = lazy(() => import('./screens/Lesson'));
+const LessonQuestions = lazy(() => import('./screens/LessonQuestions'));
 const ClassOfLesson = lazy(() => import('./screens/ClassOfLesson'));
 const ClassScreen = lazy(() => import('./screens/ClassScreen'));
 // Whoever comes straight to a class should not wait for one thing after another.
@@ -52,6 +53,7 @@ function SignedIn() {
     <Screens>
       <Route path="/" element={<Desk />} />
       <Route path="/lessons/:id" element={<Lesson />} />
+      <Route path="/lessons/:id/questions" element={<LessonQuestions />} />
       <Route path="/lessons/:id/class" element={<ClassOfLesson />} />
       <Route path="/shelf" element={<Shelf />} />
       <Route path="/shelf/:course" element={<Shelf />} />

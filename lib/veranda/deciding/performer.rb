@@ -155,9 +155,10 @@ module Veranda
         raise Store::Log::Moved, expected.keys unless heads == expected
       end
 
-      # In a commit of their own, since making them and then waiting for a lock could have two processes wait for each other.
+      # In a commit of their own, since making them and then waiting for a lock could have two processes wait for each other. One that is
+      # held here may have been looked at before it was there.
       def begin_streams(orders)
-        orders.flat_map(&:begins).uniq.each { |name| @log.begin(name) unless @copies.key?(name) }
+        orders.flat_map(&:begins).uniq.each { |name| @log.begin(name) unless @copies[name]&.seq&.positive? }
       end
 
       # @return [Hash{String => Integer}] seq of the streams that are looked at, as they are known here

@@ -233,7 +233,8 @@ module Veranda
       # A poll that is closed takes no answer: its stream is locked, and where it stands is known.
       def cast(ballots, looked)
         return if ballots.empty?
-        raise Moved, looked.keys unless heads(looked.keys) == looked.reject { |_, seq| seq.zero? }
+        now = heads(looked.keys)
+        raise Moved, looked.keys unless looked.all? { |name, seq| now.fetch(name, 0) == seq }
 
         @ballots.cast(ballots)
       end

@@ -22,14 +22,15 @@ module Veranda
         @exchange = names.exchange(sitting_id, place)
         @streams = room ? [@sitting, @place, @exchange, *room[:boards].map { |board| names.board(board[:id]) }] : recording.streams
         @polls = log.parts_of('poll', sitting_id).select { |name| [nil, place].include?(log.state(name).first.place) }
-        @streams += @polls
+        @questions = names.questions(sitting_id)
+        @streams = @streams | @polls | [@questions]
       end
 
       # @param t [Integer] ms into the recording
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
       def at(t)
         wall = @recording.clock.wall(t)
-        states = [@sitting, @place, @exchange, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
+        states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
         board = on_show(states[@place])
         states[board] = @log.state_at(board, wall) if board
         views = states.transform_values(&:view)

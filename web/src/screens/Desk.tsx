@@ -72,7 +72,7 @@ export default function Desk() {
           <Box component="h2" sx={{ m: 0, typography: 'h2', mb: 1 }}>
             Waiting for you
           </Box>
-          {waiting.recordings.length + waiting.lessons.length === 0 && (
+          {waiting.recordings.length + waiting.lessons.length + waiting.questions.length === 0 && (
             <Box sx={{ color: 'text.secondary' }}>Nothing just now.</Box>
           )}
           {waiting.lessons.map(({ id, title, count: things }) => (
@@ -82,6 +82,15 @@ export default function Desk() {
               what={`${things === 1 ? 'thing' : 'things'} to mend`}
               where={title}
               to={`/lessons/${id}`}
+            />
+          ))}
+          {waiting.questions.map(({ id, title, count: left }) => (
+            <Waits
+              key={`questions-${id}`}
+              number={left}
+              what={left === 1 ? 'question without an answer' : 'questions without an answer'}
+              where={title}
+              to={`/lessons/${id}/questions`}
             />
           ))}
           {waiting.recordings.map(({ id, title }) => (

@@ -23,6 +23,8 @@ interface Props {
   place: string;
   /** Whom to write to, see {@link usePosting}. */
   wanted?: { people: string[] } | null;
+  /** What is asked, in place of the posts; and how many questions there are. */
+  questions?: { panel: ReactNode; count: number; toReview: number };
   /** What comes before the words. */
   above?: ReactNode;
   /** Asks everyone what is written after a question mark. @returns why not; null when it is asked */
@@ -30,11 +32,12 @@ interface Props {
 }
 
 /** All written words that one may read in a place, in one stream, newest below. */
-export function Exchange({ sitting, place, wanted = null, above, onAsk }: Props) {
+export function Exchange({ sitting, place, wanted = null, questions, above, onAsk }: Props) {
   const stream = exchangeStream(sitting, place);
   const { words, threads, pinned } = useWords(sitting, place);
   const { you } = useConnection();
   const [filter, setFilter] = useState<Filter>('all');
+  const [asking, setAsking] = useState(false);
   // What stays in view above need not be there twice.
   const shown = useMemo(
     () => (words ?? []).filter((word) => passes(word, filter) && (filter !== 'all' || !pinned.includes(word.id))),
@@ -68,58 +71,96 @@ export function Exchange({ sitting, place, wanted = null, above, onAsk }: Props)
         <Box component="h2" sx={{ m: 0, typography: 'h2', flex: 1 }}>
           Exchange
         </Box>
-        <Filters words={words ?? []} filter={filter} onFilter={setFilter} />
-      </Box>
-      {above}
-      {kept.length > 0 && (
-        <Box
-          component="section"
-          aria-label="Kept in view"
-          sx={{
-            px: 1.75,
-            py: 1,
-            bgcolor: 'veranda.ochreWash',
-            borderBottom: 1,
-            borderColor: 'divider',
-            maxHeight: '32%',
-            overflowY: 'auto',
-          }}
-        >
-          {kept.map((post) => (
-            <PostView key={post.id} post={post} you={you ?? undefined} acts={acts} pinned />
-          ))}
-        </Box>
-      )}
-      <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
-        <Box
-          ref={list}
-          onScroll={onScroll}
-          tabIndex={0}
-          role="log"
-          aria-label="Posts"
-          sx={{ flex: 1, overflowY: 'auto', px: 1.75, py: 1.25, display: 'flex', flexDirection: 'column', gap: 1.5 }}
-        >
-          {words && shown.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
-          {shown.map((post) => (
-            <PostView key={post.id} post={post} you={you ?? undefined} acts={acts} pinned={pinned.includes(post.id)} />
-          ))}
-        </Box>
-        {below > 0 && (
+        {questions && (
           <Button
-            onClick={toNewest}
-            sx={{ position: 'absolute', bottom: 8, left: '50%', transform: 'translateX(-50%)' }}
+            size="small"
+            aria-pressed={asking}
+            variant={asking ? 'contained' : 'outlined'}
+            onClick={() => setAsking(!asking)}
+            sx={{ minHeight: { xs: 44, md: 28 }, p: '0 8px', fontSize: 13 }}
           >
-            {count(below, 'new post')} below
+            Questions{questions.count > 0 && ` ${questions.count}`}
+            {questions.toReview > 0 && `, ${questions.toReview} to review`}
           </Button>
         )}
+        {!asking && <Filters words={words ?? []} filter={filter} onFilter={setFilter} />}
       </Box>
-      <Write
-        key={stream}
-        {...{ to: writing.to, onTo: writing.setTo, seats: writing.seats, reason: writing.reason, input: writing.input }}
-        {...{ threadsReason: writing.threadsReason, remark: writing.remark, onPost: writing.post }}
-        files={writing.mayBring ? files : null}
-        onAsk={onAsk}
-      />
+      {asking && questions ? (
+        questions.panel
+      ) : (
+        <>
+          {above}
+          {kept.length > 0 && (
+            <Box
+              component="section"
+              aria-label="Kept in view"
+              sx={{
+                px: 1.75,
+                py: 1,
+                bgcolor: 'veranda.ochreWash',
+                borderBottom: 1,
+                borderColor: 'divider',
+                maxHeight: '32%',
+                overflowY: 'auto',
+              }}
+            >
+              {kept.map((post) => (
+                <PostView key={post.id} post={post} you={you ?? undefined} acts={acts} pinned />
+              ))}
+            </Box>
+          )}
+          <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
+            <Box
+              ref={list}
+              onScroll={onScroll}
+              tabIndex={0}
+              role="log"
+              aria-label="Posts"
+              sx={{
+                flex: 1,
+                overflowY: 'auto',
+                px: 1.75,
+                py: 1.25,
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 1.5,
+              }}
+            >
+              {words && shown.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
+              {shown.map((post) => (
+                <PostView
+                  key={post.id}
+                  post={post}
+                  you={you ?? undefined}
+                  acts={acts}
+                  pinned={pinned.includes(post.id)}
+                />
+              ))}
+            </Box>
+            {below > 0 && (
+              <Button
+                onClick={toNewest}
+                sx={{ position: 'absolute', bottom: 8, left: '50%', transform: 'translateX(-50%)' }}
+              >
+                {count(below, 'new post')} below
+              </Button>
+            )}
+          </Box>
+          <Write
+            key={stream}
+            {...{
+              to: writing.to,
+              onTo: writing.setTo,
+              seats: writing.seats,
+              reason: writing.reason,
+              input: writing.input,
+            }}
+            {...{ threadsReason: writing.threadsReason, remark: writing.remark, onPost: writing.post }}
+            files={writing.mayBring ? files : null}
+            onAsk={onAsk}
+          />
+        </>
+      )}
     </Box>
   );
 }

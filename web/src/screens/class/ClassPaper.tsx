@@ -9,6 +9,7 @@ import { MAIN } from '../../live/streams';
 import { Waiting } from '../../parts/frame/Waiting';
 import { PollLine } from '../../polls/card/PollLine';
 import { usePollActs, usePolls } from '../../polls/usePolls';
+import { AnsweringNow } from '../../questions/AnsweringNow';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
@@ -120,6 +121,7 @@ export function ClassPaper({
       }}
     >
       {onAnswer && <PollLine sitting={sitting.id} onAnswer={onAnswer} onOver={onAnswered} quiet={answering} />}
+      <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
       <TimerLine place={place} room={room} staff={you.staff} />

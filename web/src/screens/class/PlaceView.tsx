@@ -13,6 +13,8 @@ import { FromBelow } from '../../parts/frame/FromBelow';
 import { PollAnnouncer } from '../../polls/card/PollAnnouncer';
 import { StudentPolls } from '../../polls/card/StudentPolls';
 import { usePollActs } from '../../polls/usePolls';
+import { Questions } from '../../questions/Questions';
+import { useQuestions } from '../../questions/useQuestions';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
@@ -61,6 +63,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const [poll, setPoll] = useState<string | null>(null);
   const actions = useRooms(sitting.id);
   const polls = usePollActs(sitting.id);
+  const asked = useQuestions(sitting.id);
   const walk = () => {
     looking.back();
     setWall(null);
@@ -125,6 +128,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         place={at}
         wanted={wanted}
         onAsk={you.staff ? polls.ask : undefined}
+        questions={{
+          panel: <Questions sitting={sitting.id} staff={you.staff} />,
+          count: asked.open.length,
+          toReview: asked.toReview.length,
+        }}
         above={wide && !you.staff && <StudentPolls sitting={sitting.id} />}
       />
     </Fallible>

@@ -4,10 +4,34 @@ import type { ExchangeState } from '../../live/exchange';
 import { PostView } from '../../parts/exchange/PostView';
 import { useReadingBack } from '../../parts/exchange/useReadingBack';
 import { duration } from '../../parts/words/times';
-import { sittingOf } from '../../live/streams';
+import type { QuestionsState } from '../../live/questions';
+import { questionsStream, sittingOf } from '../../live/streams';
 import { pollsThen } from './polls';
 import type { Recorder } from './Recorder';
 import { useTold } from './usePlayback';
+
+/** What was asked up to then, and when it was answered: the way there. */
+function QuestionsThen({ recorder, stream }: { recorder: Recorder; stream: string }) {
+  const name = questionsStream(sittingOf(stream));
+  const asked = useTold(recorder, () => recorder.view<QuestionsState>(name));
+  const shown = asked?.questions.filter(({ state }) => state === 'open' || state === 'answered') ?? [];
+  if (shown.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Questions"
+      sx={{ px: 1.75, pb: 1, fontSize: 14, maxHeight: '30%', overflowY: 'auto' }}
+    >
+      {shown.map(({ id, text, answered_at }) => (
+        <Box key={id} dir="auto" sx={{ mb: 0.5, overflowWrap: 'anywhere' }}>
+          <strong>{id === asked?.now ? 'Answering now: ' : 'Asked: '}</strong>
+          {text}
+          {answered_at !== null && ` (answered ${duration(recorder.timeOf(answered_at))})`}
+        </Box>
+      ))}
+    </Box>
+  );
+}
 
 /** Polls that were open or had been closed, a line each. */
 const pollsOfMoment = (recorder: Recorder, stream: string): string =>
@@ -44,6 +68,7 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
       <Box component="h2" sx={{ m: 0, p: 1.75, pb: 1, typography: 'h2' }}>
         Exchange at this moment
       </Box>
+      <QuestionsThen recorder={recorder} stream={stream} />
       {polls !== '' && (
         <Box component="section" aria-label="Polls" sx={{ px: 1.75, pb: 1, fontSize: 14, whiteSpace: 'pre-line' }}>
           {polls}
