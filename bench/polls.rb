@@ -2,7 +2,7 @@
 
 module Bench
   # What polls come to, in CPU time of plain Ruby: 2,000 short answers put together, beside comparing each with each; and the tallies of a set of
-  # 50 polls that 300 people answered.
+  # 50 polls that 300 people answered. Then 300 people answer within 5 s over real sockets, with names and without.
   class Polls < Measure
     P = Veranda::Core::Polls
     WORDS = %w[vessel starboard port channel bearing compass buoy anchor signal whistle fog light tide current harbour pilot lookout crossing
@@ -15,9 +15,40 @@ module Bench
       @rng = Random.new(1)
       short
       set
+      [true, false].each { |names| live(names) }
     end
 
     private
+
+    # Every answer acknowledged and counted once, and what staff are sent meanwhile; beside a sender that sends as much after every answer.
+    def live(names)
+      what = names ? 'with names' : 'without names'
+      server = @server.new
+      klass = BusyClass.open(@archive)
+      found = crowd_of(server, klass, names)
+      Report.line("answers #{what}, acknowledged", found[:acknowledged], 'answers', target: (PEOPLE * 1.1).round.to_s)
+      Report.line('… counted', counted(klass, names), 'people', target: PEOPLE.to_s)
+      Report.line('… acknowledged p99', found[:p99], 'ms', target: '≤ 100')
+      Report.line('… results sent to staff', found[:results] / SECONDS.to_f, 'per s', target: '≤ 4')
+      Report.line('… bytes of them', found[:bytes] / SECONDS, 'per s', baseline: found[:largest] * found[:acknowledged] / SECONDS)
+    ensure
+      server&.stop
+    end
+
+    SECONDS = 5
+
+    def crowd_of(server, klass, names)
+      question = { **question('one'), right: { options: ['o1'] }, names: names }
+      @crowd.run(script: 'polls.cjs', url: "ws://127.0.0.1:#{server.port}/live", origin: server.address, cookies: @crowd.cookies(PEOPLE, klass.lesson),
+                 staff: @crowd.cookie('odalys'), hello: { t: 'hello', v: Veranda::Live::Protocol::VERSION, sitting: klass.sitting },
+                 sitting: klass.sitting, poll: 'bench', question: question, options: question[:options].map { |one| one[:id] }, seconds: SECONDS)
+    end
+
+    def counted(klass, names)
+      return @archive.log.ballots.of("poll/#{klass.sitting}.bench")[1].length unless names
+
+      @archive.log.state("answers/#{klass.sitting}.bench").first.count(1)
+    end
 
     def short
       texts = answers
