@@ -3,11 +3,15 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { POLL_LIMITS } from '../../api/contracts';
 import type { StagedPoll } from '../../api/shapes';
+import { useBoard, useLive, usePlace } from '../../live/hooks';
+import { newId } from '../../live/LiveClient';
 import { openRound, standing, type PollState } from '../../live/poll';
+import { boardStream, placeStream } from '../../live/streams';
 import { useSaving } from '../../parts/hooks/useSaving';
 import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
+import { asMarks } from './asMarks';
 import { lastTwo, usePollActs, usePollLive, useResults } from '../usePolls';
 import { isWritten, nameless } from '../words';
 
@@ -23,6 +27,7 @@ interface Props {
 /** For staff, in place of the board: what a poll came to, a round alone or two side by side, before anybody else sees it. */
 export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }: Props) {
   const acts = usePollActs(sitting);
+  const client = useLive();
   const { save, says } = useSaving();
   const live = usePollLive(sitting, id, state);
   const [last, before] = lastTwo(state);
@@ -46,6 +51,19 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
   const results = open && round === open.round && live ? live.results : asked.data;
   const asTable = wanted ?? (!wide && !!results?.moves?.ways);
   const anew = () => setChanged((n) => n + 1);
+  const shown = usePlace(sitting, at)?.shown;
+  const board = useBoard(shown?.board);
+  // On a page of its own, behind the last one, which comes on show.
+  const toBoard = async () => {
+    if (!shown || !board || !results) return;
+    const page = newId();
+    const stream = boardStream(shown.board);
+    const added = await client.do('board.add_page', stream, { page, after: board.pages.at(-1)! });
+    if (!added.ok) return;
+    await client.do('board.put', stream, { marks: asMarks(question, results.tally, page) });
+    await client.do('class.show', placeStream(sitting, at), { board: shown.board, page });
+    onLeave();
+  };
   const graded = question.right !== undefined;
   return (
     <Box
@@ -151,6 +169,9 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
           )
         )}
         <Button onClick={() => save(`/api/classes/${sitting}/polls/${id}.csv`)}>Save as CSV</Button>
+        {shown && results && question.kind !== 'spot' && results.tally.count > 0 && (
+          <Button onClick={() => void toBoard()}>Put it on the board</Button>
+        )}
         <span role="status">{says}</span>
       </Box>
       {state.rounds.length > 1 && (

@@ -1,0 +1,63 @@
+import { PAGE_WIDTH } from '../../api/contracts';
+import type { Question, Tally } from '../../api/shapes';
+import type { NewMark } from '../../live/board';
+import { newId } from '../../live/LiveClient';
+import { plain } from '../results/Histogram';
+import { optionsOf, people, percent } from '../words';
+
+interface Row {
+  words: string;
+  count: number;
+}
+
+/** px of a page: where it begins, how far bars go, and how far apart rows are at most. */
+const LEFT = 120;
+const TOP = 210;
+const WIDEST = 1_100;
+const ROW = 92;
+const BOTTOM = 960;
+/** Rows that are still read on a page. */
+const MOST = 12;
+
+/** @returns what a round came to as marks on a page: words stay words, bars are rectangles */
+export function asMarks(question: Question, tally: Tally, page: string): NewMark[] {
+  const rows = rowsOf(question, tally).slice(0, MOST);
+  const most = Math.max(1, ...rows.map(({ count }) => count));
+  const step = Math.min(ROW, (BOTTOM - TOP) / Math.max(rows.length, 1));
+  const group = newId();
+  const text = (words: string, x: number, y: number, size: number, w: number): NewMark => {
+    return { id: newId(), page, kind: 'text', ink: 'slate', x, y, w, size, text: words, group };
+  };
+  const right = tally.right === null ? '' : `, ${percent(tally.right)} right`;
+  return [
+    text(question.text, LEFT, 60, 40, PAGE_WIDTH - 2 * LEFT),
+    text(`${people(tally.count)} answered${right}`, LEFT, 140, 24, PAGE_WIDTH - 2 * LEFT),
+    ...rows.flatMap(({ words, count }, i) => {
+      const y = TOP + i * step;
+      const w = Math.max((WIDEST * count) / most, 2);
+      const bar: NewMark = {
+        ...{ id: newId(), page, kind: 'rectangle', ink: 'lake', fill: true, width: 2, group },
+        ...{ x: LEFT, y: y + step * 0.42, w, h: step * 0.36 },
+      };
+      return [
+        text(words, LEFT, y, Math.min(26, step * 0.34), WIDEST),
+        bar,
+        text(String(count), LEFT + w + 14, y + step * 0.4, Math.min(28, step * 0.4), 120),
+      ];
+    }),
+  ];
+}
+
+function rowsOf(question: Question, tally: Tally): Row[] {
+  const text = new Map(optionsOf(question).map((option) => [option.id, option.text]));
+  if (tally.options) return tally.options.map(({ id, count }) => ({ words: text.get(id) ?? id, count }));
+  if (tally.places)
+    return tally.places.map(({ option, points }) => ({
+      words: `${text.get(option) ?? option} (points)`,
+      count: points,
+    }));
+  if (tally.groups) return tally.groups.map(({ words, count }) => ({ words, count }));
+  if (tally.points) return tally.points.map(({ point, count }) => ({ words: String(point), count }));
+  if (tally.bins) return tally.bins.map(({ from, to, count }) => ({ words: `${plain(from)} to ${plain(to)}`, count }));
+  return [];
+}
