@@ -38,6 +38,12 @@ module Veranda
         json({})
       end
 
+      # How far each has come in a set.
+      get '/api/classes/:id/sets/:set' do |id, set|
+        staff!(lesson_of(id))
+        json(aside(:set_progress, sitting: id, set: set))
+      end
+
       # Who answered what, or how often what was answered; for spreadsheets.
       get '/api/classes/:id/polls/:poll.csv' do |id, poll|
         staff!(lesson_of(id))

@@ -45,6 +45,15 @@ module Veranda
         Deciding::Perform.call(@log, 'poll.show', input, stream: names.staff(@sitting_id), by: Core::Person.new(**by), at: at)
       end
 
+      # @param set [String] id
+      # @return [Hash] `{ polls:, people: [{ id:, name:, answered: }] }`, the slowest first; nobody where any of it is without names
+      def progress(set)
+        ids = staff.polls.begun.select { |row| row[:set]&.fetch(:id) == set }.map { |row| row[:id] }
+        raise Core::Refusal.new(:no_such_poll, 'There is no such set in this class.') if ids.empty?
+
+        { polls: ids.length, people: ids.any? { |id| poll(id).nameless? } ? [] : come_so_far(ids) }
+      end
+
       # @return [String] CSV, see {Core::Polls::Table}
       def table(id)
         question = staged!(id)[:question]
@@ -109,6 +118,12 @@ module Veranda
         missing = here.reject { |seat| given.key?(seat.id) }
         { answered: given.length, expected: given.length + missing.length, more: [missing.length - MOST_NAMES, 0].max,
           missing: missing.first(MOST_NAMES).map { |seat| { id: seat.id, name: seat.name } } }
+      end
+
+      def come_so_far(ids)
+        given = ids.flat_map { |id| answers(id).by_person(poll(id).rounds.last[:round]).keys }.tally
+        people = sitting.present.reject(&:staff?).map { |seat| { id: seat.id, name: seat.name, answered: given[seat.id] || 0 } }
+        people.sort_by { |row| row.values_at(:answered, :name) }
       end
 
       def count(id, round)

@@ -60,7 +60,8 @@ module Veranda
         dealt: object({ **Views::DEALT,
                         rooms: list(object({ id: STRING, name: STRING, people: list(STRING) }, may: { from: list(STRING) })) },
                       may: { cue: STRING, cued: INTEGER }),
-        poll_staged: object({ id: STRING, question: shape(:Question), place: maybe(STRING), step: maybe(STRING) }),
+        poll_staged: object({ id: STRING, question: shape(:Question), place: maybe(STRING), set: maybe(shape(:PollSet)),
+                              step: maybe(STRING) }),
         poll_opened: object({ poll: STRING }),
         poll_put_away: object({ poll: STRING }),
         assigned: object({ activity: STRING, moves: list(object({ person: STRING, room: maybe(STRING) })) }),
@@ -111,7 +112,7 @@ module Veranda
               asked: shape(:Asked), room_kept: shape(:RoomKept) }.freeze
 
       POLL = {
-        poll_begun: object({ question: shape(:Question), place: maybe(STRING) }),
+        poll_begun: object({ question: shape(:Question), place: maybe(STRING), set: maybe(shape(:PollSet)) }),
         round_opened: object({ round: INTEGER, from: MOMENT, ends_at: maybe(MOMENT), talk: BOOLEAN }),
         round_closed: object({ round: INTEGER }),
         round_cleared: object({ round: INTEGER, on: BOOLEAN }),

@@ -233,6 +233,7 @@ module Veranda
       # A poll that is closed takes no answer: its stream is locked, and where it stands is known.
       def cast(ballots, looked)
         return if ballots.empty?
+
         now = heads(looked.keys)
         raise Moved, looked.keys unless looked.all? { |name, seq| now.fetch(name, 0) == seq }
 

@@ -149,6 +149,15 @@ RSpec.describe 'Polls in a class' do
     expect { planned.do(odalys, 'poll.open', { poll: 'fog', round: 1 }) }.to refusing(:no_such_poll)
   end
 
+  it 'are opened one by one from a set, and say that they are part of it' do
+    cue = { id: 'check', kind: 'set', label: 'Before we part', questions: [{ id: 'x', question: crossing }, { id: 'y', question: { kind: 'scale', text: 'How sure are you?' } }] }
+    hall = sitting(steps: Stage::PLAN[:steps].map { |step| step[:id] == 'names' ? step.merge(cues: [cue]) : step })
+    %w[x y].each { |id| hall.do(odalys, 'poll.open', { poll: id, round: 1 }) }
+    expect(hall.world.state('poll/s1.y').set).to eq(id: 'check', title: 'Before we part')
+    expect([hall.staff.cued, hall.staff.polls['x'][:set][:id]]).to eq([%w[check], 'check'])
+    expect { hall.do(odalys, 'poll.open', { poll: 'check', round: 1 }) }.to refusing(:no_such_poll)
+  end
+
   it 'are asked in one go, as one writes in the exchange' do
     hall.do(odalys, 'poll.open', { poll: 'p', round: 1, text: "? Who gives way?\n= Red\nGreen" })
     expect(hall.staff.polls['p'][:question]).to include(kind: 'one', text: 'Who gives way?', right: { options: ['a'] })

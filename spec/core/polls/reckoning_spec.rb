@@ -88,7 +88,8 @@ RSpec.describe Core::Polls::Gain do
   # experience and results, American Journal of Physics 69, 970 (2001), Table I. Shares are printed as whole percents, so the gain of the
   # printed ones may be off by two in the second place.
   it 'is as published, within what was rounded' do
-    published = { 1990 => [70, 78, 0.25], 1991 => [71, 85, 0.49], 1993 => [70, 86, 0.55], 1994 => [70, 88, 0.59], 1995 => [67, 88, 0.64], 1996 => [67, 89, 0.68], 1997 => [67, 92, 0.74] }
+    published = { 1990 => [70, 78, 0.25], 1991 => [71, 85, 0.49], 1993 => [70, 86, 0.55], 1994 => [70, 88, 0.59], 1995 => [67, 88, 0.64], 1996 => [67, 89, 0.68],
+                  1997 => [67, 92, 0.74] }
     published.each_value { |pre, post, gain| expect(described_class.of(pre / 100.0, post / 100.0)).to be_within(0.02).of(gain) }
     expect(published.values.map { |*, gain| described_class.level(gain) }).to eq(%i[low medium medium medium medium medium high])
   end

@@ -300,6 +300,10 @@ export interface Commands {
       results?: 'never' | 'after' | 'shown';
     };
     place?: null | string;
+    set?: {
+      id: string;
+      title: string;
+    };
   };
   'poll.open': {
     poll: string;

@@ -938,6 +938,7 @@ export interface Shapes {
   Author: Author;
   Op: Op;
   Question: Question;
+  PollSet: PollSet;
   StagedPoll: StagedPoll;
   PollRound: PollRound;
   PollView: PollView;
@@ -952,6 +953,7 @@ export interface Shapes {
   QuestionsView: QuestionsView;
   Asking: Asking;
   ClassQuestions: ClassQuestions;
+  SetProgress: SetProgress;
   MyAnswer: MyAnswer;
   BankPoll: BankPoll;
   BoardView: BoardView;
@@ -1325,12 +1327,20 @@ export interface Question {
   results?: 'never' | 'after' | 'shown';
 }
 /**
+ * Several polls that are taken as one form.
+ */
+export interface PollSet {
+  id: string;
+  title: string;
+}
+/**
  * A poll that staff have at hand in a class.
  */
 export interface StagedPoll {
   id: string;
   question: Question;
   place: string | null;
+  set: PollSet | null;
   step: string | null;
   begun: boolean;
   away: boolean;
@@ -1353,6 +1363,7 @@ export interface PollRound {
 export interface PollView {
   question: Question | null;
   place: string | null;
+  set: PollSet | null;
   rounds: PollRound[];
   shown: PollShown | null;
 }
@@ -1511,6 +1522,17 @@ export interface ClassQuestions {
   questions: Asking[];
 }
 /**
+ * How far each has come in a set; nobody where any of it is without names.
+ */
+export interface SetProgress {
+  polls: number;
+  people: {
+    id: string;
+    name: string;
+    answered: number;
+  }[];
+}
+/**
  * What one has answered oneself.
  */
 export interface MyAnswer {
@@ -1659,7 +1681,7 @@ export interface StaffStep {
  */
 export interface Cue {
   id: string;
-  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll';
+  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll' | 'set';
   label?: string;
   board?: string;
   page?: string;
@@ -1745,6 +1767,53 @@ export interface Cue {
     change?: boolean;
     results?: 'never' | 'after' | 'shown';
   };
+  questions?: {
+    id: string;
+    question: {
+      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+      text: string;
+      picture?: {
+        material: string;
+        version: number;
+        slide: number;
+      };
+      options?: {
+        id: string;
+        text: string;
+        picture?: {
+          material: string;
+          version: number;
+          slide: number;
+        };
+      }[];
+      fewest?: number;
+      most?: number;
+      points?: number;
+      ends?: string[];
+      unit?: string;
+      low?: number;
+      high?: number;
+      board?: string;
+      page?: string;
+      right?: {
+        options?: string[];
+        words?: string[];
+        number?: number;
+        tolerance?: number;
+        area?: {
+          x: number;
+          y: number;
+          w: number;
+          h: number;
+        };
+      };
+      explanation?: string;
+      seconds?: number;
+      names?: boolean;
+      change?: boolean;
+      results?: 'never' | 'after' | 'shown';
+    };
+  }[];
   seconds?: number;
 }
 export interface StaffBoard {
@@ -2201,6 +2270,7 @@ export interface PollStagedBody {
   id: string;
   question: Question;
   place: string | null;
+  set: PollSet | null;
   step: string | null;
 }
 export interface PollOpenedBody {
@@ -2386,6 +2456,7 @@ export interface RoomKeptBody {
 export interface PollBegunBody {
   question: Question;
   place: string | null;
+  set: PollSet | null;
 }
 export interface RoundOpenedBody {
   round: number;

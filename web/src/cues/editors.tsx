@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import type { BoardRow, Cue } from '../api/shapes';
 import { PlanFields } from '../parts/rooms/PlanFields';
 import { PollCue } from '../polls/making/PollCue';
+import { SetCue } from '../polls/making/SetCue';
 import { Words } from '../parts/words/Words';
 
 interface EditorProps {
@@ -104,6 +105,15 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
   ),
   poll: ({ cue, course, onChange }) => (
     <PollCue question={cue.question} course={course} onChange={(question) => onChange({ question })} />
+  ),
+  set: ({ cue, course, onChange }) => (
+    <SetCue
+      label={cue.label ?? ''}
+      questions={cue.questions ?? []}
+      course={course}
+      onLabel={(label) => onChange({ label })}
+      onQuestions={(questions) => onChange({ questions })}
+    />
   ),
   record: () => 'Start recording',
 };

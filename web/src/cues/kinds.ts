@@ -1,4 +1,5 @@
 import type { BoardRow, Cue, GroupPlan } from '../api/shapes';
+import { newId } from '../live/LiveClient';
 import { freshQuestion } from '../polls/words';
 import { count, minutesAndSeconds } from '../parts/words/times';
 
@@ -47,6 +48,11 @@ export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
     adding: 'Ask a poll',
     name: ({ label, question }) => `${label ? `${label}: ` : ''}poll “${question?.text || 'not written yet'}”`,
     fresh: () => ({ kind: 'poll', question: freshQuestion() }),
+  },
+  set: {
+    adding: 'Ask several polls as one form',
+    name: ({ label, questions }) => `form “${label || 'no title yet'}”, ${count(questions?.length ?? 0, 'poll')}`,
+    fresh: () => ({ kind: 'set', label: '', questions: [{ id: newId(), question: freshQuestion() }] }),
   },
   record: {
     adding: 'Start recording',

@@ -26,6 +26,7 @@ export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
   },
   // A poll has a card of its own.
   poll: () => null,
+  set: () => null,
   record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
 };
 

@@ -17,9 +17,11 @@ module Veranda
       #                                            copy of the board, or of the step's
       #   { id:, kind: 'poll', question: }         a poll, opened round by round, see {Polls::OpenPoll}
       #
+      #   { id:, kind: 'set', label:, questions: } several polls as one form, each opened as one of its own: `{ id:, question: }`
+      #
       # Clips get a kind of their own when there are clips.
       module Cues
-        KINDS = %w[show timer record hand_out pairs rooms poll].freeze
+        KINDS = %w[show timer record hand_out pairs rooms poll set].freeze
         MOST = 12
 
         CONTRACT = Contract.define do
@@ -32,11 +34,20 @@ module Veranda
           optional(:size).value(:integer, included_in?: Sittings::Pairing::SIZES)
           optional(:plan).hash(Rooms::GroupPlan::CONTRACT)
           optional(:question).hash(Polls::Question::CONTRACT)
+          optional(:questions).value(:array, max_size?: Polls::Staged::MOST_OF_SET).each do
+            hash do
+              required(:id).value(Types::ID)
+              required(:question).hash(Polls::Question::CONTRACT)
+            end
+          end
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 36_000)
         end
 
+        # What a poll asks that nobody has written yet.
+        UNWRITTEN = { kind: 'short', text: '' }.freeze
+
         NEEDED = { 'show' => :board, 'timer' => :seconds, 'hand_out' => :board, 'pairs' => :size, 'rooms' => :plan,
-                   'poll' => :question }.freeze
+                   'poll' => :question, 'set' => :questions }.freeze
 
         module_function
 
@@ -46,9 +57,19 @@ module Veranda
         # @return [Hash]
         def on_boards(cue, boards)
           there = boards.to_proc
-          question = cue[:question]
-          question = question.merge({ board: there.call(question[:board]) }.compact) if question && question[:board]
-          cue.merge({ board: there.call(cue[:board]), question: question }.compact)
+          move = ->(question) { question && question[:board] ? question.merge({ board: there.call(question[:board]) }.compact) : question }
+          questions = cue[:questions]&.map { |row| row.merge(question: move.call(row[:question])) }
+          cue.merge({ board: there.call(cue[:board]), question: move.call(cue[:question]), questions: questions }.compact)
+        end
+
+        # @param cue [Hash]
+        # @return [Array<Hash>] polls that it opens: `{ id:, cue:, question:, set: }`
+        def polls(cue)
+          own = { cue: cue[:id], set: nil }
+          return [{ **own, id: cue[:id], question: cue[:question] || UNWRITTEN }] if cue[:kind] == 'poll'
+
+          own[:set] = { id: cue[:id], title: cue[:label] || '' }
+          (cue[:questions] || []).map { |row| { **own, **row } }
         end
 
         # @param cue [Hash]

@@ -82,8 +82,8 @@ module Veranda
         # Polls that could not be answered, or that are hard to.
         def polls(lesson)
           lesson[:steps].flat_map do |step|
-            asked = (step[:cues] || []).select { |cue| cue[:kind] == 'poll' }.map { |cue| cue[:question] || { kind: 'short', text: '' } }
-            asked.flat_map do |question|
+            (step[:cues] || []).flat_map { |cue| Cues.polls(cue) }.flat_map do |poll|
+              question = poll[:question]
               Polls::Doubts.of(question).map { |doubt| finding(:poll_doubtful, "#{called(question, step)}: #{doubt[:says]}", step: step[:id]) }
             end
           end

@@ -38,7 +38,7 @@ module Veranda
           when 'show' then show(cue)
           when 'hand_out' then [show(cue), *hand_out(cue)]
           when 'pairs', 'rooms' then enough!(cue)
-          when 'poll' then raise Refusal.new(:cue_is_poll, 'Open the poll of this cue on its card.')
+          when 'poll', 'set' then raise Refusal.new(:cue_is_poll, 'Open the poll of this cue on its card.')
           when 'timer'
             entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, **cue.slice(:label, :until_done) }.compact, on: :main)
           when 'record' then entry('recording', { on: true, planned: true }, on: :sitting) unless sitting.recording?

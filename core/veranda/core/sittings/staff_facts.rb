@@ -84,6 +84,12 @@ module Veranda
         # @return [Hash, nil]
         def cue(id) = @steps.flat_map { |step| step[:cues] || [] }.find { |cue| cue[:id] == id }
 
+        # @param id [String] of a poll
+        # @return [Hash, nil] the poll of a cue, see {Lessons::Cues.polls}
+        def poll_of_cue(id)
+          @steps.flat_map { |step| (step[:cues] || []).flat_map { |cue| Lessons::Cues.polls(cue) } }.find { |poll| poll[:id] == id }
+        end
+
         # @return [Hash{String => Integer}] fewest minutes by step
         def shortest = @steps.to_h { |step| step.values_at(:id, :shortest) }
 

@@ -7,6 +7,7 @@ import type { StaffState } from '../../live/staff';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { NewPoll } from '../making/NewPoll';
 import { usePollActs, usePolls } from '../usePolls';
+import { SetCard } from './SetCard';
 import { StaffCard } from './StaffCard';
 
 interface Props {
@@ -24,7 +25,8 @@ export function PollsOfSheet({ sitting, staff, at, course, onLook }: Props) {
   const polls = usePolls(sitting.id);
   const [making, setMaking] = useState(false);
   const step = currentStep(sitting)?.id;
-  const cues = new Set(staff.steps.find(({ id }) => id === step)?.cues?.map(({ id }) => id));
+  const here = staff.steps.find(({ id }) => id === step)?.cues ?? [];
+  const cues = new Set(here.flatMap(({ id, questions = [] }) => [id, ...questions.map((row) => row.id)]));
   const state = (id: string) => polls.find((poll) => poll.id === id)?.state;
   const isOpen = (id: string) => {
     const known = state(id);
@@ -41,13 +43,24 @@ export function PollsOfSheet({ sitting, staff, at, course, onLook }: Props) {
   const rows = staff.polls
     .filter(({ id, away }) => !away && !cues.has(id))
     .sort((one, other) => Number(isOpen(other.id)) - Number(isOpen(one.id)));
+  const sets = [...new Map(rows.flatMap(({ set }) => (set ? [[set.id, set] as const] : []))).values()];
   return (
     <Box component="section" aria-label="Polls">
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Polls</Box>
       <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
-        {rows.map(({ id, question }) => (
-          <StaffCard key={id} sitting={sitting.id} {...{ at, id, question, onLook }} state={state(id)} />
+        {sets.map(({ id, title }) => (
+          <SetCard
+            key={id}
+            sitting={sitting.id}
+            {...{ at, id, title, onLook }}
+            polls={rows.filter(({ set }) => set?.id === id).map((row) => row.id)}
+          />
         ))}
+        {rows
+          .filter(({ set }) => !set)
+          .map(({ id, question }) => (
+            <StaffCard key={id} sitting={sitting.id} {...{ at, id, question, onLook }} state={state(id)} />
+          ))}
         <Button size="small" title="Key: a" onClick={() => setMaking(true)} sx={{ alignSelf: 'flex-start' }}>
           Ask something
         </Button>

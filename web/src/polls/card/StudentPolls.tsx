@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
-import { useRef } from 'react';
+import Button from '@mui/material/Button';
+import { useRef, useState, type ReactNode } from 'react';
 import { useServerNow } from '../../live/hooks';
 import { openRound } from '../../live/poll';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
@@ -54,20 +55,78 @@ export function StudentPolls({ sitting, alone = false }: Props) {
           {open.length > 0 ? 'Asked' : 'No poll is open'}
         </Box>
       )}
-      {open.map((poll) => {
-        const round = openRound(poll.state)!.round;
-        return (
-          <OpenCard
-            key={`${poll.id} ${round}`}
-            {...{ sitting, poll }}
-            mine={mine(poll.id, round)}
-            onGive={(value) => give(poll.id, round, value)}
-          />
-        );
-      })}
+      {formsOf(open).map((form) => (
+        <Form
+          key={form.id}
+          form={form}
+          answered={(poll) => mine(poll.id, openRound(poll.state)!.round) !== undefined}
+          card={(poll) => {
+            const round = openRound(poll.state)!.round;
+            return (
+              <OpenCard
+                key={`${poll.id} ${round}`}
+                {...{ sitting, poll }}
+                mine={mine(poll.id, round)}
+                onGive={(value) => give(poll.id, round, value)}
+              />
+            );
+          }}
+        />
+      ))}
       {closed.map((poll) => (
         <ClosedLine key={poll.id} poll={poll} mine={mine(poll.id, poll.state.rounds.at(-1)!.round)} />
       ))}
+    </Box>
+  );
+}
+
+interface FormFacts {
+  id: string;
+  title: string | null;
+  polls: Poll[];
+}
+
+/** Polls that are open, those of a set together. */
+function formsOf(polls: Poll[]): FormFacts[] {
+  const forms = new Map<string, FormFacts>();
+  for (const poll of polls) {
+    const { set } = poll.state;
+    const id = set ? `set ${set.id}` : poll.id;
+    const form = forms.get(id) ?? { id, title: set?.title ?? null, polls: [] };
+    forms.set(id, { ...form, polls: [...form.polls, poll] });
+  }
+  return [...forms.values()];
+}
+
+interface FormProps {
+  form: FormFacts;
+  answered: (poll: Poll) => boolean;
+  card: (poll: Poll) => ReactNode;
+}
+
+/** A form of several polls, taken one after the other at one's own pace; or one poll alone. */
+function Form({ form: { title, polls }, answered, card }: FormProps) {
+  const [wanted, setWanted] = useState<number | null>(null);
+  if (title === null) return card(polls[0]!);
+  const at = Math.min(wanted ?? 0, polls.length - 1);
+  const done = polls.filter(answered).length;
+  return (
+    <Box component="section" aria-label={title} sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Box sx={{ flex: 1 }}>
+          <strong dir="auto">{title}</strong>
+          <Box role="status" sx={{ fontSize: 13, color: 'text.secondary' }}>
+            {at + 1} of {polls.length} · {done === polls.length ? 'all answered' : `${done} answered`}
+          </Box>
+        </Box>
+        <Button size="small" disabled={at === 0} onClick={() => setWanted(at - 1)}>
+          Before
+        </Button>
+        <Button size="small" disabled={at === polls.length - 1} onClick={() => setWanted(at + 1)}>
+          Next
+        </Button>
+      </Box>
+      {card(polls[at]!)}
     </Box>
   );
 }

@@ -28,6 +28,7 @@ const RoomsPage = lazy(() => import('./rooms/RoomsPage').then(({ RoomsPage }) =>
 
 // What was answered is looked at now and then.
 const PollPage = lazy(() => import('../../polls/page/PollPage').then(({ PollPage }) => ({ default: PollPage })));
+const SetPage = lazy(() => import('../../polls/page/SetPage').then(({ SetPage }) => ({ default: SetPage })));
 const ShownPoll = lazy(() => import('../../polls/page/ShownPoll').then(({ ShownPoll }) => ({ default: ShownPoll })));
 
 interface Props {
@@ -48,6 +49,7 @@ interface Props {
   onLeaveWall: () => void;
   /** The poll whose results staff look at. */
   poll: string | null;
+  onPoll: (poll: string) => void;
   onLeavePoll: () => void;
   /** Comes up with what is to be answered, where that is not beside the paper. */
   onAnswer: (() => void) | null;
@@ -72,6 +74,7 @@ export function ClassPaper({
   rooms,
   onLeaveWall,
   poll,
+  onPoll,
   onLeavePoll,
   onAnswer,
   onAnswered,
@@ -88,6 +91,11 @@ export function ClassPaper({
   );
   const looked = poll ? polls.find(({ id }) => id === poll) : undefined;
   const staged = staff?.polls.find(({ id }) => id === poll);
+  // What is looked at may be a form of several.
+  const ofSet = (staff?.polls ?? []).flatMap((row) => {
+    const state = row.set?.id === poll ? polls.find(({ id }) => id === row.id)?.state : undefined;
+    return state ? [{ poll: row, state }] : [];
+  });
   const own = useOwn(sitting.id);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
   // What one looked at may have been closed meanwhile.
@@ -147,7 +155,17 @@ export function ClassPaper({
         />
       )}
       {copy && <Followed board={copy.board} />}
-      {looked && staged ? (
+      {ofSet.length > 0 ? (
+        <Suspense fallback={<Waiting />}>
+          <SetPage
+            sitting={sitting.id}
+            title={ofSet[0]!.poll.set!.title}
+            polls={ofSet}
+            onLook={onPoll}
+            onLeave={onLeavePoll}
+          />
+        </Suspense>
+      ) : looked && staged ? (
         <Suspense fallback={<Waiting />}>
           <PollPage
             key={staged.id}

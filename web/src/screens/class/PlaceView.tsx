@@ -174,6 +174,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             {...{ sitting, place, room, you, course, looking, wall, at }}
             rooms={rooms && at === MAIN ? () => setRooms(false) : null}
             poll={poll}
+            onPoll={setPoll}
             onLeavePoll={() => setPoll(null)}
             onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'polls') : null}
             answering={panel === 'polls'}

@@ -9,6 +9,7 @@ import type { StaffState } from '../../live/staff';
 import { CUE_LIVE } from '../../cues/live';
 import { cueName } from '../../cues/kinds';
 import { StaffCard } from '../../polls/card/StaffCard';
+import { SetCard } from '../../polls/card/SetCard';
 import { usePollActs, usePolls } from '../../polls/usePolls';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 
@@ -35,7 +36,13 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
   const acts = usePollActs(sitting.id);
   const cues = step.cues ?? [];
   const stateOf = (id: string) => polls.find((poll) => poll.id === id)?.state;
-  const fire = ({ id, kind }: Cue) => {
+  const fire = ({ id, kind, questions = [] }: Cue) => {
+    if (kind === 'set') {
+      void (async () => {
+        for (const row of questions) await acts.open(row.id, stateOf(row.id));
+      })();
+      return;
+    }
     if (kind !== 'poll') return void live.do('class.cue', stream, { cue: id });
     const state = stateOf(id);
     const open = state && openRound(state);
@@ -56,7 +63,15 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 0.75 }}>
         {cues.map((cue, i) => (
           <Box component="li" key={cue.id}>
-            {cue.kind === 'poll' && cue.question ? (
+            {cue.kind === 'set' ? (
+              <SetCard
+                sitting={sitting.id}
+                {...{ at, id: cue.id, title: cue.label ?? '' }}
+                polls={(cue.questions ?? []).map((row) => row.id)}
+                hint={`Alt+${i + 1}`}
+                onLook={onPoll}
+              />
+            ) : cue.kind === 'poll' && cue.question ? (
               <StaffCard
                 sitting={sitting.id}
                 {...{ at, id: cue.id, question: cue.question }}

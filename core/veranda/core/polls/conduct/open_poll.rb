@@ -33,7 +33,8 @@ module Veranda
         private
 
         def row = plan.polls[input[:poll]]
-        def cue = plan.cue(input[:poll])&.then { |cue| cue if cue[:kind] == 'poll' }
+        def cue = @cue ||= plan.poll_of_cue(input[:poll])
+        def set = row ? row[:set] : cue&.fetch(:set)
         def question = @question ||= row&.fetch(:question) || cue&.fetch(:question, nil) || (Quick.read(input[:text]) if input[:text])
         def from = scene.at + ((input[:talk] || 0) * 1_000)
         def place = row && row[:place]
@@ -50,12 +51,13 @@ module Veranda
         def staging
           return [] if row
 
-          [(entry('cued', { cue: input[:poll] }) if cue),
-           entry('poll_staged', { id: input[:poll], question: question, place: nil, step: sitting.step&.fetch(:id) })]
+          [(entry('cued', { cue: cue[:cue] }) if cue && !plan.cued.include?(cue[:cue])),
+           entry('poll_staged', { id: input[:poll], question: question, place: nil, set: set, step: sitting.step&.fetch(:id) })]
         end
 
         def beginning
-          told = poll.begun? ? [] : [entry('poll_begun', { question: question.except(*Poll::KEPT_BACK), place: place }, on: poll_stream)]
+          told = poll.begun? ? [] : [entry('poll_begun', { question: question.except(*Poll::KEPT_BACK), place: place, set: set },
+                                           on: poll_stream)]
           row && row[:begun] && !row[:away] ? told : [*told, entry('poll_opened', { poll: input[:poll] })]
         end
 

@@ -18,6 +18,8 @@ module Veranda
         attr_reader :question
         # @return [String, nil] the place that it is for; nil for all of the class
         attr_reader :place
+        # @return [Hash, nil] `{ id:, title: }` of the set that it is part of
+        attr_reader :set
         # @return [Array<Hash>] oldest first
         attr_reader :rounds
         # @return [Hash, nil] what of the answers everyone may see, see {Results}, with `right` and `explanation` where these were told
@@ -50,7 +52,7 @@ module Veranda
         def apply(entry)
           body = entry.body
           case entry.kind
-          when 'poll_begun' then @question, @place = body.values_at(:question, :place)
+          when 'poll_begun' then @question, @place, @set = body.values_at(:question, :place, :set)
           when 'round_opened' then open_round(entry, body)
           when 'round_closed' then change(body[:round]) { |round| { **round, closed_at: entry.at } }
           when 'round_cleared' then change(body[:round]) { |round| { **round, cleared: body[:on] } }
@@ -63,7 +65,7 @@ module Veranda
         # @return [Integer] how much there is to write down
         def size = @rounds.length
 
-        def to_h = { question: @question, place: @place, rounds: @rounds, shown: @shown }
+        def to_h = { question: @question, place: @place, set: @set, rounds: @rounds, shown: @shown }
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}

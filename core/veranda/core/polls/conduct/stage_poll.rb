@@ -13,6 +13,11 @@ module Veranda
           required(:question).hash(Question::CONTRACT)
           # For those in one place alone.
           optional(:place).maybe(Types::ID)
+          # Several that are taken as one form.
+          optional(:set).hash do
+            required(:id).value(Types::ID)
+            required(:title).value(:string, max_size?: 80)
+          end
         end
 
         def decide
@@ -24,7 +29,8 @@ module Veranda
           end
           raise Refusal.new(:too_many_polls, "A class has up to #{Staged::MOST} polls.") if full?
 
-          entry('poll_staged', { id: input[:poll], question: input[:question], place: input[:place], step: sitting.step&.fetch(:id) })
+          entry('poll_staged',
+                { id: input[:poll], question: input[:question], place: input[:place], set: input[:set], step: sitting.step&.fetch(:id) })
         end
 
         private

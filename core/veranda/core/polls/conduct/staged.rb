@@ -3,11 +3,14 @@
 module Veranda
   module Core
     module Polls
-      # The polls that staff have at hand in a class: `{ id:, question:, place:, step:, begun:, away: }`, in the order in which they were
-      # staged. `begun` are those that were opened once, `away` those that staff have put away; these stay, with what was answered.
+      # The polls that staff have at hand in a class: `{ id:, question:, place:, step:, set:, begun:, away: }`, in the order in which they
+      # were staged; `set` is `{ id:, title: }` of the set that one belongs to. `begun` are those that were opened once, `away` those that
+      # staff have put away; these stay, with what was answered.
       class Staged
         # In one class.
         MOST = 100
+        # In one set.
+        MOST_OF_SET = 20
 
         def initialize(rows = [])
           @by_id = rows.to_h { |row| [row[:id], row] }
