@@ -18,7 +18,7 @@ module Veranda
         Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
         Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
-        Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::ShowPoll, Polls::SealPoll,
+        Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Polls::SealPoll,
         Polls::ClearRound, Polls::PutAwayPoll, Polls::GroupAnswers, Polls::NameGroup, Polls::StrikeAnswer,
         Questions::Ask, Questions::Vote, Questions::CountVotes, Questions::Review, Questions::Merge, Questions::AnswerNow, Questions::Finish,
         Questions::SetQuestions,
@@ -32,7 +32,7 @@ module Veranda
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
-        Rooms::GiveBoards, Polls::CountBallots, Polls::ShowPoll, Questions::CountVotes
+        Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes
       ].freeze
 
       # @param wire_name [String]

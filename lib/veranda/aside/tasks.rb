@@ -144,6 +144,7 @@ module Veranda
 
       # Answers without names come to what is kept of them.
       def count_ballots(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).count(poll) && nil
+      def count_marks(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).count_marks(poll) && nil
       def count_votes(sitting:) = Preparing::CountingBallots.new(@archive, sitting).votes && nil
       def my_questions(sitting:, person:) = Preparing::ClassQuestions.new(@archive, sitting).mine(person)
       def lesson_questions(lesson:, person:, teaches:) = Preparing::LessonQuestions.new(@archive, lesson).call(person, teaches: teaches)

@@ -11,7 +11,7 @@ module Veranda
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
         'staff.removed' => %i[turn_out],
         'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
-        'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_ballots],
+        'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_round],
         'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
         'sitting.ended' => %i[review tell_timing keep_snapshots finish_polls],
@@ -163,11 +163,12 @@ module Veranda
                                name: cue[:label] || step[:title] || 'Rooms', plan: { **cue[:plan], board: cue[:board] }.compact)
       end
 
-      def count_ballots(entry)
+      # What is not counted as it comes is counted now.
+      def count_round(entry)
         names = Core::Streams::StreamName
-        return unless @performer.copy(entry.stream).state.nameless?
-
-        @hub.aside(:count_ballots, sitting: names.sitting_id(entry.stream), poll: names.part(entry.stream))
+        poll = @performer.copy(entry.stream).state
+        task = poll.nameless? ? :count_ballots : (:count_marks if poll.counts_marks?)
+        @hub.aside(task, sitting: names.sitting_id(entry.stream), poll: names.part(entry.stream)) if task
       end
 
       def put_away_poll(entry)

@@ -143,6 +143,9 @@ module Veranda
       # @return [Array<String>] streams that somebody here follows
       def streams = @listeners.streams
 
+      # @param stream [String] of a poll whose answers are others now
+      def poll_changed(stream) = @poll_watch.answered(stream)
+
       # What comes every few seconds, and every second.
       def keep_time = @rounds.keep_time
       def keep_rooms = @rounds.keep_rooms

@@ -10,6 +10,7 @@ module Veranda
       def initialize(gathering, welcomes:)
         @gathering = gathering
         @welcomes = welcomes
+        @seen = {}
       end
 
       # Tells all who are in a class how it goes against its plan; and the floor returns by itself where its time is over.
@@ -36,9 +37,18 @@ module Veranda
       # Closes polls whose time is over.
       def close_polls(sitting, staff, performer)
         staff.polls.begun.each do |row|
-          round = Core::Polls::ClosePoll.due(performer.copy(names.poll(sitting.id, row[:id])).state, sitting, now) or next
+          poll = performer.copy(names.poll(sitting.id, row[:id])).state
+          watch_marks(names.poll(sitting.id, row[:id]), poll, performer) if poll.counts_marks? && poll.round
+          round = Core::Polls::ClosePoll.due(poll, sitting, now) or next
           @gathering.observe('poll.close', sitting.id, house, on: names.staff(sitting.id), poll: row[:id], round: round)
         end
+      end
+
+      # Marks count as they fall: whenever the board is another than a moment ago.
+      def watch_marks(stream, poll, performer)
+        seq = performer.copy(names.board(poll.question[:board])).seq
+        @gathering.poll_changed(stream) unless @seen[stream] == seq
+        @seen[stream] = seq
       end
 
       def names = Core::Streams::StreamName

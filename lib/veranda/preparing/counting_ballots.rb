@@ -22,6 +22,18 @@ module Veranda
         end
       end
 
+      # Counts the marks on a board for the closed rounds of a poll that are answered so, as they were then.
+      def count_marks(id)
+        question = staff.polls[id]&.fetch(:question)
+        return unless question && question[:kind] == Core::Polls::Question::MARKS
+
+        counted = @log.state(names.answers(@sitting_id, id)).first
+        poll(id).rounds.select { |round| round[:closed_at] && counted.by_person(round[:round]).empty? }.each do |round|
+          rows = marks_at(question, round[:closed_at]).map { |person, value| { person: person, value: value } }
+          perform('poll.count_marks', { round: round[:round], answers: rows }, names.answers(@sitting_id, id)) if rows.any?
+        end
+      end
+
       # Counts how many ask what.
       def votes
         stream = names.questions(@sitting_id)
@@ -64,6 +76,12 @@ module Veranda
         round = poll(id).round
         perform('poll.close', { poll: id, round: round[:round] }, names.staff(@sitting_id)) if round
         count(id)
+        count_marks(id)
+      end
+
+      def marks_at(question, at)
+        students = @log.state(names.sitting(@sitting_id)).first.seats.values.reject(&:staff?).map(&:id)
+        Core::Polls::CountMarks.count(@log.state_at(names.board(question[:board]), at), question, students)
       end
 
       def perform(name, input, stream) = Deciding::Perform.call(@log, name, input, stream: stream)

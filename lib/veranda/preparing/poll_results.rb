@@ -95,12 +95,27 @@ module Veranda
       def results(id, round, since = nil)
         found = Core::Polls::Results.new(staff.polls[id][:question], answers(id))
         return found.of(round, since: since) unless uncounted?(id, round)
+        return { round: round, tally: found.tally_of(marks(id).values) } if counts_marks?(id)
 
         count, told = @log.ballots.told(names.poll(@sitting_id, id), round)
         { round: round, tally: found.tally_of(told, count: count) }
       end
 
-      def uncounted?(id, round) = poll(id).nameless? && !answers(id).counted?(round)
+      def uncounted?(id, round)
+        return !closed?(id, round) || answers(id).by_person(round).empty? if counts_marks?(id)
+
+        poll(id).nameless? && !answers(id).counted?(round)
+      end
+
+      def counts_marks?(id) = staff.polls[id][:question][:kind] == Core::Polls::Question::MARKS
+      def closed?(id, round) = poll(id).rounds.find { |row| row[:round] == round }&.fetch(:closed_at)
+
+      # @return [Hash{String => Array<String>}] what the marks of students on the board are in, by person
+      def marks(id)
+        question = staff.polls[id][:question]
+        students = sitting.seats.values.reject(&:staff?).map(&:id)
+        @marks ||= Core::Polls::CountMarks.count(@log.state(names.board(question[:board])).first, question, students)
+      end
 
       def answer_of(poll, id, round, person)
         return @log.ballots.mine(names.poll(@sitting_id, id), round, person) if poll.nameless?
@@ -114,11 +129,13 @@ module Veranda
         here = sitting.present.reject { |seat| seat.staff? || (place && seat.place != place) }
         return { answered: count(id, round), expected: [here.length, count(id, round)].max, missing: [], more: 0 } if poll(id).nameless?
 
-        given = answers(id).by_person(round)
+        given = given(id, round)
         missing = here.reject { |seat| given.key?(seat.id) }
         { answered: given.length, expected: given.length + missing.length, more: [missing.length - MOST_NAMES, 0].max,
           missing: missing.first(MOST_NAMES).map { |seat| { id: seat.id, name: seat.name } } }
       end
+
+      def given(id, round) = counts_marks?(id) && uncounted?(id, round) ? marks(id) : answers(id).by_person(round)
 
       def come_so_far(ids)
         given = ids.flat_map { |id| answers(id).by_person(poll(id).rounds.last[:round]).keys }.tally

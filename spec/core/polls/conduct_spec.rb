@@ -149,6 +149,30 @@ RSpec.describe 'Polls in a class' do
     expect { planned.do(odalys, 'poll.open', { poll: 'fog', round: 1 }) }.to refusing(:no_such_poll)
   end
 
+  it 'are answered by marks on a board, which are counted when the round is closed' do
+    regions = [['l', 0], ['r', 800]].map { |id, x| { id: id, text: id.upcase, x: x, y: 0, w: 800, h: 1_000 } }
+    asked = { kind: 'marks', text: 'Which side?', board: 'b1', page: 'p1', regions: regions, most: 1 }
+    expect { stage(asked.merge(names: false)) }.to refusing(:marks_have_names)
+    expect { stage(asked.merge(regions: regions.first(1))) }.to refusing(:too_few_options)
+    expect { stage(asked.except(:board)) }.to refusing(:nothing_to_mark)
+    stage(asked)
+    staff('open', round: 1)
+    expect { answer(:farah, ['l']) }.to refusing(:by_marks)
+    drawn = board(sitting: hall)
+    tick = ->(id, x) { { id: id, page: 'p1', kind: 'sign', sign: 'tick', x: x, y: 100, w: 40, h: 40, ink: 'moss' } }
+    drawn.do(person(:farah), 'board.put', { marks: [tick.call('a', 100), tick.call('b', 1_000)] })
+    drawn.do(person(:jonas), 'board.put', { marks: [tick.call('c', 900)] })
+    drawn.do(odalys, 'board.put', { marks: [tick.call('d', 100)] })
+    found = Core::Polls::CountMarks.count(drawn.state, asked, %w[farah jonas])
+    expect(found).to eq('farah' => ['l'], 'jonas' => ['r'])
+    staff('close', round: 1)
+    rows = found.map { |who, value| { person: who, value: value } }
+    hall.do(odalys, 'poll.count_marks', { round: 1, answers: rows })
+    expect(hall.do(odalys, 'poll.count_marks', { round: 1, answers: rows })).to be_nil
+    expect(results(asked).of(1)[:tally][:options]).to eq([{ id: 'l', count: 1 }, { id: 'r', count: 1 }])
+    expect(hall.world.restored('answers/s1.p').by_person(1)).to eq(found)
+  end
+
   it 'are opened one by one from a set, and say that they are part of it' do
     cue = { id: 'check', kind: 'set', label: 'Before we part', questions: [{ id: 'x', question: crossing }, { id: 'y', question: { kind: 'scale', text: 'How sure are you?' } }] }
     hall = sitting(steps: Stage::PLAN[:steps].map { |step| step[:id] == 'names' ? step.merge(cues: [cue]) : step })

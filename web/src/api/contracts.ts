@@ -256,7 +256,7 @@ export interface Commands {
   'poll.stage': {
     poll: string;
     question: {
-      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
       text: string;
       picture?: {
         material: string;
@@ -281,6 +281,14 @@ export interface Commands {
       high?: number;
       board?: string;
       page?: string;
+      regions?: {
+        id: string;
+        text: string;
+        x: number;
+        y: number;
+        w: number;
+        h: number;
+      }[];
       right?: {
         options?: string[];
         words?: string[];
@@ -956,6 +964,7 @@ export const POLL_KINDS: readonly string[] = [
   'scale',
   'number',
   'spot',
+  'marks',
 ];
 export const MOST_OPTIONS = 30;
 export const POLL_LIMITS: Readonly<Record<string, number>> = {

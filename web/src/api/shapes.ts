@@ -1283,7 +1283,7 @@ export interface Author {
  * What a poll asks, see Core::Polls::Question.
  */
 export interface Question {
-  kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+  kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
   text: string;
   picture?: {
     material: string;
@@ -1308,6 +1308,14 @@ export interface Question {
   high?: number;
   board?: string;
   page?: string;
+  regions?: {
+    id: string;
+    text: string;
+    x: number;
+    y: number;
+    w: number;
+    h: number;
+  }[];
   right?: {
     options?: string[];
     words?: string[];
@@ -1724,7 +1732,7 @@ export interface Cue {
     open_doors?: boolean;
   };
   question?: {
-    kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+    kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
     text: string;
     picture?: {
       material: string;
@@ -1749,6 +1757,14 @@ export interface Cue {
     high?: number;
     board?: string;
     page?: string;
+    regions?: {
+      id: string;
+      text: string;
+      x: number;
+      y: number;
+      w: number;
+      h: number;
+    }[];
     right?: {
       options?: string[];
       words?: string[];
@@ -1770,7 +1786,7 @@ export interface Cue {
   questions?: {
     id: string;
     question: {
-      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot';
+      kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
       text: string;
       picture?: {
         material: string;
@@ -1795,6 +1811,14 @@ export interface Cue {
       high?: number;
       board?: string;
       page?: string;
+      regions?: {
+        id: string;
+        text: string;
+        x: number;
+        y: number;
+        w: number;
+        h: number;
+      }[];
       right?: {
         options?: string[];
         words?: string[];

@@ -7,6 +7,7 @@ import { heightOf } from './geometry/boxes';
 import { Marks } from './page/Marks';
 import { marksOf } from './page/marksOf';
 import { PageGround } from './page/PageView';
+import { Regions } from './others/Regions';
 import { PropControls } from './props/PropControls';
 import { SelectionFrame } from './selection/SelectionFrame';
 import type { Ink } from './ledge/sticks';
@@ -205,6 +206,7 @@ export function Surface(props: Props) {
         onBlur={walk.onBlur}
       >
         <PageGround height={height} ground={board.facts.get(page)?.ground} />
+        <Regions page={page} />
         <Marks
           marks={marks}
           authors={board.authors}

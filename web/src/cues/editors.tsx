@@ -103,20 +103,28 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
       </Box>
     </>
   ),
-  poll: ({ cue, course, onChange }) => (
-    <PollCue question={cue.question} course={course} onChange={(question) => onChange({ question })} />
+  poll: ({ cue, course, boards, onChange }) => (
+    <PollCue
+      question={cue.question}
+      course={course}
+      grounds={boards.map(groundOf)}
+      onChange={(question) => onChange({ question })}
+    />
   ),
-  set: ({ cue, course, onChange }) => (
+  set: ({ cue, course, boards, onChange }) => (
     <SetCue
       label={cue.label ?? ''}
       questions={cue.questions ?? []}
       course={course}
+      grounds={boards.map(groundOf)}
       onLabel={(label) => onChange({ label })}
       onQuestions={(questions) => onChange({ questions })}
     />
   ),
   record: () => 'Start recording',
 };
+
+const groundOf = ({ id, first_page, name }: BoardRow) => ({ board: id, page: first_page, name });
 
 interface BoardOfProps {
   label: string;

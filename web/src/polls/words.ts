@@ -15,6 +15,7 @@ export const KIND_WORDS: Record<PollKind, string> = {
   order: 'put in order',
   number: 'number',
   spot: 'mark a spot',
+  marks: 'put marks on a board',
 };
 
 export const freshQuestion = (kind: PollKind = 'one'): Question => ({
@@ -41,7 +42,7 @@ const YES_NO = [
 
 /** @returns options, also those that a kind always has */
 export const optionsOf = (question: Question): NonNullable<Question['options']> =>
-  question.kind === 'yes_no' ? YES_NO : (question.options ?? []);
+  question.kind === 'yes_no' ? YES_NO : question.kind === 'marks' ? (question.regions ?? []) : (question.options ?? []);
 
 /** @returns how many options one chooses at least and at most */
 export function boundsOf(question: Question): [number, number] {
@@ -83,6 +84,8 @@ export function taskOf(question: Question): string {
       return `Write a number${question.unit ? ` in ${question.unit}` : ''}`;
     case 'spot':
       return 'Mark a spot on the picture';
+    case 'marks':
+      return `Put ${question.most === 1 ? 'one mark' : question.most ? `up to ${question.most} marks` : 'marks'} into the regions on the board: a tick, a cross, a counter, a note or a word`;
     default:
       return 'Choose one';
   }

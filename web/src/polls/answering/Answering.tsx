@@ -35,6 +35,8 @@ const FIELDS: Record<PollKind, (props: FieldProps) => ReactNode> = {
   scale: Scale,
   number: NumberField,
   spot: Spot,
+  // On the board itself.
+  marks: () => null,
 };
 
 /** Where one answers a poll: chosen with one tap, sent with another. What was refused stays as it was. */
@@ -47,6 +49,8 @@ export function Answering({ question, mine, onGive }: Props) {
   const answered = mine !== undefined && mine !== null;
   if (answered && question.change === false)
     return <Box role="status">You answered: {answerWords(question, mine)}. It stays.</Box>;
+
+  if (question.kind === 'marks') return <Box>{taskOf(question)}.</Box>;
 
   const send = async () => {
     setUnder(true);

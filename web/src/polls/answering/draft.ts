@@ -73,5 +73,7 @@ export function isWhole(question: Question, draft: Draft): boolean {
       return draft.point !== null;
     case 'spot':
       return draft.spot !== null;
+    case 'marks':
+      return false;
   }
 }

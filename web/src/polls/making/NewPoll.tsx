@@ -8,6 +8,7 @@ import Switch from '@mui/material/Switch';
 import { useState } from 'react';
 import { post } from '../../api/http';
 import type { Question } from '../../api/shapes';
+import { usePlace } from '../../live/hooks';
 import type { SittingState } from '../../live/sitting';
 import { MAIN } from '../../live/streams';
 import { usePollActs } from '../usePolls';
@@ -29,6 +30,9 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
   const [question, setQuestion] = useState<Question>(freshQuestion());
   const [bank, setBank] = useState(false);
   const [says, setSays] = useState<string | null>(null);
+  const shown = usePlace(sitting.id, at)?.shown;
+  const name = sitting.boards.find(({ id }) => id === shown?.board)?.name ?? 'The board on show';
+  const grounds = shown ? [{ board: shown.board, page: shown.page, name }] : [];
   const rooms = sitting.places.some(({ id }) => id !== MAIN);
   const [here, setHere] = useState(false);
   const place = sitting.places.find(({ id }) => id === at)?.name ?? 'this room';
@@ -61,7 +65,7 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
           />
         ) : (
           <>
-            <QuestionFields question={question} onChange={setQuestion} course={course} />
+            <QuestionFields question={question} onChange={setQuestion} course={course} grounds={grounds} />
             {rooms && (
               <FormControlLabel
                 label={`For those in ${place} alone`}

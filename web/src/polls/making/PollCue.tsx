@@ -5,16 +5,18 @@ import { post } from '../../api/http';
 import type { Question } from '../../api/shapes';
 import { freshQuestion } from '../words';
 import { Bank } from './Bank';
+import type { Ground } from './RegionFields';
 import { QuestionFields } from './QuestionFields';
 
 interface Props {
   question: Question | undefined;
   course: string;
+  grounds: Ground[];
   onChange: (question: Question) => void;
 }
 
 /** A poll prepared on a step: written here, or taken from the bank; and kept there to be used again. */
-export function PollCue({ question = freshQuestion(), course, onChange }: Props) {
+export function PollCue({ question = freshQuestion(), course, grounds, onChange }: Props) {
   const [bank, setBank] = useState(false);
   const [says, setSays] = useState<string | null>(null);
   const [taken, setTaken] = useState(0);
@@ -46,7 +48,7 @@ export function PollCue({ question = freshQuestion(), course, onChange }: Props)
           }}
         />
       ) : (
-        <QuestionFields key={taken} {...{ question, onChange, course }} />
+        <QuestionFields key={taken} {...{ question, onChange, course, grounds }} />
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, alignItems: 'center' }}>
         <Button size="small" onClick={() => setBank(!bank)}>

@@ -12,6 +12,7 @@ import { ShelfPicker } from '../../shelf/ShelfPicker';
 import { Picture } from '../answering/Picture';
 import { freshQuestion, hasOptions, KIND_WORDS, pointsOf, type PollKind } from '../words';
 import { OptionFields } from './OptionFields';
+import { RegionFields, type Ground } from './RegionFields';
 import { RightFields } from './RightFields';
 
 interface Props {
@@ -19,10 +20,12 @@ interface Props {
   onChange: (question: Question) => void;
   /** Id of the course from whose shelf a picture is taken; none without. */
   course?: string;
+  /** Pages that it may be about. */
+  grounds?: Ground[];
 }
 
 /** What a poll asks, how it is answered, and what becomes of the answers. */
-export function QuestionFields({ question, onChange, course }: Props) {
+export function QuestionFields({ question, onChange, course, grounds = [] }: Props) {
   const set = (changes: Partial<Question>) => onChange(plain({ ...question, ...changes }));
   const [more, setMore] = useState(false);
   const [picking, setPicking] = useState(false);
@@ -53,7 +56,10 @@ export function QuestionFields({ question, onChange, course }: Props) {
       {question.kind === 'number' && (
         <Words label="Unit" most={20} value={question.unit ?? ''} onSave={(unit) => set({ unit: unit || undefined })} />
       )}
-      {course && (
+      {(question.kind === 'marks' || question.kind === 'spot') && grounds.length > 0 && (
+        <RegionFields {...{ question, grounds }} onChange={set} />
+      )}
+      {course && question.kind !== 'marks' && (
         <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
           {question.picture && <Picture of={question.picture} alt="The picture of the question" small />}
           <Button size="small" onClick={() => setPicking(true)}>
@@ -72,21 +78,27 @@ export function QuestionFields({ question, onChange, course }: Props) {
           onClose={() => setPicking(false)}
           onSlide={(material, { slide }) => {
             setPicking(false);
-            set({ picture: { material: material.id, version: material.version, slide } });
+            set({
+              picture: { material: material.id, version: material.version, slide },
+              board: undefined,
+              page: undefined,
+            });
           }}
         />
       )}
       <RightFields question={question} onChange={set} />
-      <FormControlLabel
-        label="No names: nobody learns who answered what"
-        control={
-          <Switch
-            size="small"
-            checked={question.names === false}
-            onChange={(_, off) => set({ names: off ? false : undefined })}
-          />
-        }
-      />
+      {question.kind !== 'marks' && (
+        <FormControlLabel
+          label="No names: nobody learns who answered what"
+          control={
+            <Switch
+              size="small"
+              checked={question.names === false}
+              onChange={(_, off) => set({ names: off ? false : undefined })}
+            />
+          }
+        />
+      )}
       <Button size="small" aria-expanded={more} onClick={() => setMore(!more)} sx={{ alignSelf: 'flex-start' }}>
         {more ? 'Less' : 'Time limit, results, changes'}
       </Button>
@@ -176,7 +188,7 @@ function otherKind(question: Question, kind: PollKind): Question {
     kind,
     text,
     picture,
-    names,
+    names: kind === 'marks' ? undefined : names,
     change,
     results,
     seconds,

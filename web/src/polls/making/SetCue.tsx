@@ -6,6 +6,7 @@ import { newId } from '../../live/LiveClient';
 import { Words } from '../../parts/words/Words';
 import { freshQuestion, KIND_WORDS } from '../words';
 import { Bank } from './Bank';
+import type { Ground } from './RegionFields';
 import { QuestionFields } from './QuestionFields';
 
 type Questions = NonNullable<Cue['questions']>;
@@ -14,6 +15,7 @@ interface Props {
   label: string;
   questions: Questions;
   course: string;
+  grounds: Ground[];
   onLabel: (label: string) => void;
   onQuestions: (questions: Questions) => void;
 }
@@ -22,7 +24,7 @@ interface Props {
 const MOST = 20;
 
 /** Several polls prepared as one form: one at a time is written, the others are lines. */
-export function SetCue({ label, questions, course, onLabel, onQuestions }: Props) {
+export function SetCue({ label, questions, course, grounds, onLabel, onQuestions }: Props) {
   const [open, setOpen] = useState<string | null>(questions[0]?.id ?? null);
   const [bank, setBank] = useState(false);
   const add = (question = freshQuestion()) => {
@@ -77,6 +79,7 @@ export function SetCue({ label, questions, course, onLabel, onQuestions }: Props
                 <QuestionFields
                   question={question}
                   course={course}
+                  grounds={grounds}
                   onChange={(changed) =>
                     onQuestions(questions.map((one) => (one.id === id ? { id, question: changed } : one)))
                   }

@@ -1,9 +1,11 @@
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
+import { RegionsContext } from '../../board/others/Regions';
 import { BoardPaper } from '../../board/BoardPaper';
 import { useFollowed, useOwn, useRights, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
+import { openRound } from '../../live/poll';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { MAIN } from '../../live/streams';
 import { Waiting } from '../../parts/frame/Waiting';
@@ -108,6 +110,17 @@ export function ClassPaper({
     : undefined;
   const copied = mine !== undefined && original !== mine.of;
   const board = copied ? { ...known(at?.board)!, id: mine.board } : known(at?.board);
+  // Where marks are counted just now.
+  const regions = useMemo(
+    () =>
+      polls.flatMap(({ state }) => {
+        const { kind, board: on, page, regions: some } = state.question;
+        return kind === 'marks' && on === board?.id && page && some && openRound(state)
+          ? [{ page, regions: some }]
+          : [];
+      }),
+    [polls, board?.id],
+  );
   const copy = staff?.copies.find((one) => one.board === board?.id);
   const makes = useRights(room)?.add.allowed ?? false;
   const { leader } = place;
@@ -193,30 +206,32 @@ export function ClassPaper({
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
       ) : board && at ? (
         <ShelfContext value={shelf}>
-          <BoardPaper
-            inClass
-            key={board.id}
-            id={board.id}
-            title={board.name}
-            page={at.page}
-            onPage={looking.go}
-            lead={lead}
-            onLed={(led) =>
-              copy ? (
-                <CopyLine
-                  {...{ sitting: sitting.id, room, copy, page: at.page }}
-                  whose={whoseCopy(copy, sitting)}
-                  onBack={looking.back}
-                  onShown={() => {
-                    looking.back();
-                    onLeaveWall();
-                  }}
-                />
-              ) : (
-                <LedLine {...{ sitting, place, room, you, led, looking }} />
-              )
-            }
-          />
+          <RegionsContext value={regions}>
+            <BoardPaper
+              inClass
+              key={board.id}
+              id={board.id}
+              title={board.name}
+              page={at.page}
+              onPage={looking.go}
+              lead={lead}
+              onLed={(led) =>
+                copy ? (
+                  <CopyLine
+                    {...{ sitting: sitting.id, room, copy, page: at.page }}
+                    whose={whoseCopy(copy, sitting)}
+                    onBack={looking.back}
+                    onShown={() => {
+                      looking.back();
+                      onLeaveWall();
+                    }}
+                  />
+                ) : (
+                  <LedLine {...{ sitting, place, room, you, led, looking }} />
+                )
+              }
+            />
+          </RegionsContext>
         </ShelfContext>
       ) : (
         <Box

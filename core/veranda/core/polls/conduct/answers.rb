@@ -50,6 +50,7 @@ module Veranda
           body = entry.body
           case entry.kind
           when 'answered' then @by_person[body[:round]][entry.actor] = body[:value]
+          when 'marks_counted' then @by_person[body[:round]] = body[:answers].to_h { |row| row.values_at(:person, :value) }
           when 'counted' then @counted[body[:round]] = body
           when 'grouped' then body[:to] ? @moved[body[:key]] = body[:to] : @moved.delete(body[:key])
           when 'group_named' then @named[body[:key]] = body[:words]

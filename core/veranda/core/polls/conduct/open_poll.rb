@@ -56,8 +56,12 @@ module Veranda
         end
 
         def beginning
-          told = poll.begun? ? [] : [entry('poll_begun', { question: question.except(*Poll::KEPT_BACK), place: place, set: set },
-                                           on: poll_stream)]
+          told = if poll.begun?
+                   []
+                 else
+                   [entry('poll_begun', { question: question.except(*Poll::KEPT_BACK), place: place, set: set },
+                          on: poll_stream)]
+                 end
           row && row[:begun] && !row[:away] ? told : [*told, entry('poll_opened', { poll: input[:poll] })]
         end
 

@@ -44,6 +44,9 @@ module Veranda
         # @return [Boolean] whether staff never learn who answered what
         def nameless? = begun? && Question.nameless?(@question)
 
+        # @return [Boolean] whether marks on a board are the answers
+        def counts_marks? = begun? && @question[:kind] == Question::MARKS
+
         # @return [Array<Hash>] rounds that count, oldest first
         def standing = @rounds.reject { |round| round[:cleared] }
 

@@ -38,6 +38,8 @@ module Veranda
           when 'cloud' then words(list(given))
           when 'scale' then point(given)
           when 'number' then Measure.read(given, @question)
+          when Question::MARKS then refuse(:by_marks,
+                                           'This is answered on the board: put a tick, a cross, a counter or a note in a region.')
           else spot(given)
           end
         end

@@ -20,6 +20,7 @@ module Veranda
           choices if Question::WITH_OPTIONS.include?(@question[:kind])
           numbers if @question[:kind] == 'number'
           spot if @question[:kind] == 'spot'
+          marks if @question[:kind] == Question::MARKS
           right
           easy
           @found.sort_by.with_index { |doubt, i| [doubt[:grave] ? 0 : 1, i] }
@@ -57,6 +58,14 @@ module Veranda
           return if @question[:picture] || @question[:board]
 
           grave(:nothing_to_mark, 'There is nothing to mark a spot on. Choose a picture or a board.')
+        end
+
+        def marks
+          grave(:nothing_to_mark, 'There is no board on which marks are counted. Choose one.') unless @question[:board] && @question[:page]
+          grave(:too_few_options, 'Marks are counted in two regions at least. Draw them.') if @options.length < 2
+          grave(:option_empty, 'One of the regions has no name.') if @options.any? { |one| blank?(one[:text]) }
+          alike
+          grave(:marks_have_names, 'Marks on a board tell who made them: this cannot be without names.') if Question.nameless?(@question)
         end
 
         def right

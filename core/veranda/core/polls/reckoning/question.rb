@@ -12,6 +12,8 @@ module Veranda
       # - `points` and `ends`: of a scale, how many and what the two ends are called
       # - `unit`, `low`, `high`: of a number
       # - `board` and `page`, or `picture`: what a spot is marked on
+      # - `regions` of a page of a `board`, `{ id:, text:, x:, y:, w:, h: }` in px, in which `marks` are counted; of each person up to
+      # `most`
       # - `right`: `options` (ids; in order, of an order), `words` (any of which is right), `number` with its `tolerance`, or `area`
       # - `names`: whether staff see who answered what; told before one answers
       # - `change`: whether answers may be changed until it is closed; `results`: when students see them, see {RESULTS}
@@ -20,7 +22,9 @@ module Veranda
         CHOICES = %w[one several].freeze
         WITH_OPTIONS = [*CHOICES, 'order'].freeze
         WRITTEN = %w[short cloud].freeze
-        KINDS = [*WITH_OPTIONS, *WRITTEN, 'yes_no', 'scale', 'number', 'spot'].freeze
+        KINDS = [*WITH_OPTIONS, *WRITTEN, 'yes_no', 'scale', 'number', 'spot', 'marks'].freeze
+        # Counted from a board, where everyone knows whose they are.
+        MARKS = 'marks'
         # When students see what was answered: `after` they have answered themselves.
         RESULTS = %w[never after shown].freeze
 
@@ -51,6 +55,15 @@ module Veranda
           end
         end
 
+        REGION = Contract.define do
+          required(:id).value(Types::ID)
+          required(:text).value(:string, max_size?: EASY_OPTION)
+          required(:x).value(Types::Number, :coordinate?)
+          required(:y).value(Types::Number, :coordinate?)
+          required(:w).value(Types::Number, :extent?)
+          required(:h).value(Types::Number, :extent?)
+        end
+
         CONTRACT = Contract.define do
           required(:kind).value(:string, included_in?: KINDS)
           required(:text).value(:string, max_size?: LONGEST_TEXT)
@@ -71,6 +84,7 @@ module Veranda
           optional(:high).value(Types::Number, :measure?)
           optional(:board).value(Types::ID)
           optional(:page).value(Types::ID)
+          optional(:regions).value(:array, max_size?: MOST_OPTIONS).each { hash(REGION) }
           optional(:right).hash(RIGHT)
           optional(:explanation).value(:string, max_size?: 1_000)
           optional(:seconds).value(:integer, gteq?: 5, lteq?: 3_600)
@@ -85,6 +99,7 @@ module Veranda
         # @return [Array<Hash>] options, also those that a kind always has
         def options(question)
           return [{ id: 'yes', text: 'Yes' }, { id: 'no', text: 'No' }] if question[:kind] == 'yes_no'
+          return (question[:regions] || []).map { |region| region.slice(:id, :text) } if question[:kind] == MARKS
 
           WITH_OPTIONS.include?(question[:kind]) ? question[:options] || [] : []
         end
