@@ -78,6 +78,37 @@ RSpec.describe 'Polls' do
     expect(answers_of.count(1)).to eq(0)
   end
 
+  it 'count marks on a board as they fall, and as they were when the round was closed' do
+    board = made[:board]
+    regions = [['l', 0], ['r', 800]].map { |id, x| { id: id, text: id, x: x, y: 0, w: 800, h: 1_000 } }
+    wires = begin_poll('farah', 'jonas', question: { kind: 'marks', text: 'Which side?', board: board, page: 'p1', regions: regions, most: 1 })
+    tick = ->(who, id, x) { wires[who].do('board.put', "board/#{board}", marks: [{ id: id, page: 'p1', kind: 'sign', sign: 'tick', x: x, y: 100, w: 40, h: 40, ink: 'moss' }]) }
+    expect(answer(wires, 'farah', ['l'])).to include('code' => 'by_marks')
+    tick.call('farah', 'a', 100)
+    live(wires) { |told| told['answered'] == 1 && told['missing'].map { |row| row['id'] } == ['jonas'] }
+    tick.call('jonas', 'b', 900)
+    told = live(wires) { |found| found['answered'] == 2 }
+    expect(told['results']['tally']['options'].map { |row| row['count'] }).to eq([1, 1])
+    run(wires, 'close', round: 1)
+    until_true('it is counted') { answers_of.by_person(1) == { 'farah' => ['l'], 'jonas' => ['r'] } }
+    perform('odalys', 'board.clear', "board/#{board}", sitting: sitting, page: 'p1')
+    expect(staff.get("#{path}/p/results").body['tally']['count']).to eq(2)
+  end
+
+  it 'are taken as one form, with how far each has come' do
+    wires = begin_poll('farah', 'jonas', question: crossing)
+    %w[x y].each do |poll|
+      wires['odalys'].do('poll.stage', "staff/#{sitting}", poll: poll, question: crossing, set: { id: 'check', title: 'Before we part' })
+      wires['odalys'].do('poll.open', "staff/#{sitting}", poll: poll, round: 1)
+    end
+    wires['farah'].wait { |message| message['t'] == 'gained' && message['stream'] == "poll/#{sitting}.y" }
+    %w[x y].each { |poll| wires['farah'].do('poll.answer', "poll/#{sitting}.#{poll}", round: 1, value: 'red') }
+    wires['jonas'].do('poll.answer', "poll/#{sitting}.x", round: 1, value: 'red')
+    found = staff.get("/api/classes/#{sitting}/sets/check").body
+    expect([found['polls'], found['people'].map { |row| row.values_at('id', 'answered') }]).to eq([2, [['jonas', 1], ['farah', 2]]])
+    expect([staff.get("/api/classes/#{sitting}/sets/other").status, VisitorClient.new(server, as: 'farah').get("/api/classes/#{sitting}/sets/check").status]).to eq([404, 403])
+  end
+
   it 'are in the recording as they ran, with what was answered only from when it was shown' do
     wires = begin_poll('farah', 'jonas')
     wires['odalys'].do('class.record', "sitting/#{sitting}", on: true)

@@ -49,8 +49,10 @@ module Veranda
 
         @gathering.hub.aside(:poll_live, sitting: sitting, poll: names.part(stream)) do |done, live|
           @under_way.delete(stream)
+          next answered(stream) unless done
+
           message = { t: 'results', stream: stream, live: live }
-          @gathering.send_transient(names.staff(sitting), JSON.generate(message), pass_on: true) if done && live
+          @gathering.send_transient(names.staff(sitting), JSON.generate(message), pass_on: true) if live
         end
       end
 

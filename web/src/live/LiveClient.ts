@@ -43,8 +43,8 @@ export class LiveClient {
   skew = 0;
   connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
-  /** How polls come along, by stream, as staff were last told. */
-  private polls = new Map<string, PollLive>();
+  /** How polls come along, by stream, as staff were last told, and when (ms since the epoch). */
+  private polls = new Map<string, { live: PollLive; at: number }>();
   private changed: () => void;
   private line: Line;
   private pending: Pending[] = [];
@@ -85,8 +85,8 @@ export class LiveClient {
     return this.states.shown(stream) as State | undefined;
   }
 
-  /** @returns how a poll comes along, as staff were last told; undefined while they were not */
-  pollLive = (stream: string): PollLive | undefined => this.polls.get(stream);
+  /** @returns how a poll comes along, as staff were last told, and when; undefined while they were not */
+  pollLive = (stream: string): { live: PollLive; at: number } | undefined => this.polls.get(stream);
 
   /** @returns what one may do on a stream: as told of itself, or of the place that it belongs to */
   rightsOn(stream: string): Rights | undefined {
@@ -223,7 +223,7 @@ export class LiveClient {
         this.skew = message.timing.at - Date.now();
         return this.tell({ timing: message.timing });
       case 'results':
-        this.polls.set(message.stream, message.live);
+        this.polls.set(message.stream, { live: message.live, at: Date.now() });
         return this.changed();
       case 'pong':
         return void this.pongs.shift()?.();

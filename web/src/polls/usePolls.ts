@@ -36,21 +36,26 @@ export function usePolls(sitting: string): Poll[] {
   }, [streams, states]);
 }
 
-/** @returns how a poll comes along, for staff: as told while it is open, else asked for */
+/** ms after which it is asked how an open poll comes along, should nothing have been told: what is told once may be lost. */
+const ASK_EVERY = 5_000;
+
+/** @returns how a poll comes along, for staff: as told while it is open, or as asked for since */
 export function usePollLive(sitting: string, poll: string, state: PollState | undefined): PollLive | undefined {
   const live = useLive();
   const stream = pollStream(sitting, poll);
   const told = useSyncExternalStore(live.subscribe, () => live.pollLive(stream));
   const round = state?.rounds.at(-1);
-  const asked = useQuery({
+  const { data, dataUpdatedAt } = useQuery({
     queryKey: ['poll-live', sitting, poll, round?.round, round?.closed_at],
     queryFn: () => get<PollLive>(`/api/classes/${sitting}/polls/${poll}/live`),
     enabled: round !== undefined,
+    refetchInterval: round?.closed_at === null ? ASK_EVERY : false,
     gcTime: 0,
-  }).data;
+  });
+  const asked = data?.round === round?.round ? data : undefined;
   // What was asked for once it was closed is the whole of it.
-  if (round?.closed_at && asked?.round === round.round) return asked;
-  return told && told.round === round?.round ? told : asked;
+  if (asked && (round?.closed_at || dataUpdatedAt > (told?.at ?? 0))) return asked;
+  return told?.live.round === round?.round ? told?.live : asked;
 }
 
 /** @returns what a round came to, or two side by side */

@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
 import type { RecordingFacts } from '../api/shapes';
@@ -41,13 +40,9 @@ export default function Player() {
 }
 
 function Playing({ facts }: { facts: RecordingFacts }) {
-  const recorder = usePlayback(facts);
-  const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [search] = useSearchParams();
-  const from = Number(search.get('at'));
-  useEffect(() => {
-    if (from > 0) recorder.seek(recorder.timeOf(from));
-  }, [recorder, from]);
+  const recorder = usePlayback(facts, Number(search.get('at')));
+  const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const nudge = (ms: number) => recorder.seek(Math.min(Math.max(recorder.time + ms, 0), facts.length));
   useShortcuts({
     ' ': ['Play or pause', recorder.toggle],

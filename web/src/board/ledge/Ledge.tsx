@@ -76,7 +76,7 @@ export const Ledge = memo(function Ledge(props: Props) {
         borderRadius: '0 0 10px 10px',
         bgcolor: 'veranda.ledge',
         '& .MuiButton-root, & .MuiButton-root.Mui-disabled': {
-          minWidth: 0,
+          minWidth: 24,
           [TOUCHED]: { minWidth: 44 },
           flex: 'none',
           px: 0.7,

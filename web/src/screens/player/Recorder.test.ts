@@ -109,6 +109,13 @@ describe('Recorder', () => {
     expect(recorder.onItsWay).toBe(false);
   });
 
+  it('arrives at a moment that is sought twice at once', async () => {
+    recorder.seek(0);
+    recorder.seek(0);
+    await pass(400);
+    expect(recorder.view('place/s.main')).toBeDefined();
+  });
+
   it('does not seek again and again while it plays on', async () => {
     recorder.toggle();
     server.asked = [];

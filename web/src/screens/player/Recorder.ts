@@ -111,12 +111,13 @@ export class Recorder {
   };
 
   private go() {
-    const to = this.wanted;
+    const { wanted, journey } = this;
     this.resting = setTimeout(() => {
       this.resting = null;
-      if (this.wanted !== to) this.go();
+      // Also for the same moment: what was asked for before is not waited for any more.
+      if (this.journey !== journey) this.go();
     }, SEEK_EVERY);
-    void this.arrive(to, this.journey);
+    void this.arrive(wanted, journey);
   }
 
   stop() {

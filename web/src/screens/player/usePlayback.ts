@@ -2,16 +2,20 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { RecordingFacts } from '../../api/shapes';
 import { Recorder } from './Recorder';
 
-/** Plays a recording for as long as the component lives. */
-export function usePlayback({ id, length, stretches, boards, rooms }: RecordingFacts): Recorder {
+/**
+ * Plays a recording for as long as the component lives.
+ *
+ * @param from the time of day at which it begins, ms since the epoch; earlier than all of it, at its beginning
+ */
+export function usePlayback({ id, length, stretches, boards, rooms }: RecordingFacts, from = 0): Recorder {
   const [recorder] = useState(() => {
     const all = [...boards, ...rooms.flatMap((room) => room.boards)];
     return new Recorder(id, length, stretches, new Set(all.map((board) => board.id)));
   });
   useEffect(() => {
-    recorder.seek(0);
+    recorder.seek(recorder.timeOf(from));
     return () => recorder.stop();
-  }, [recorder]);
+  }, [recorder, from]);
   return recorder;
 }
 
