@@ -10,6 +10,8 @@ module Bench
     ANSWERS = 2_000
     POLLS = 50
     PEOPLE = 300
+    # In which they answer.
+    SECONDS = 5
 
     def run
       @rng = Random.new(1)
@@ -34,8 +36,6 @@ module Bench
     ensure
       server&.stop
     end
-
-    SECONDS = 5
 
     def crowd_of(server, klass, names)
       question = { **question('one'), right: { options: ['o1'] }, names: names }

@@ -174,7 +174,8 @@ RSpec.describe 'A class that is asked', type: :journey do
     end
     expect(farah).to have_css('svg text', text: 'Region 2', wait: 15)
     expect(farah).to have_text('Put marks into the regions on the board')
-    perform('farah', 'board.put', "board/#{made[:board]}", sitting: sitting, marks: [{ id: 'hers', page: 'p1', kind: 'sign', sign: 'tick', x: 1_000, y: 400, w: 40, h: 40, ink: 'moss' }])
+    hers = { id: 'hers', page: 'p1', kind: 'sign', sign: 'tick', x: 1_000, y: 400, w: 40, h: 40, ink: 'moss' }
+    perform('farah', 'board.put', "board/#{made[:board]}", sitting: sitting, marks: [hers])
     odalys.find('[aria-label="Poll: Which side is hers?"]').find_button('Results', wait: 15).click
     expect(odalys).to have_css('[aria-label="Results: Which side is hers?"] li', text: "Region 2\n1\n100 %", wait: 15)
     odalys.find('[aria-label="Results: Which side is hers?"]').click_button('Put it on the board')
@@ -214,6 +215,8 @@ RSpec.describe 'A class that is asked', type: :journey do
     odalys.visit("#{server.address}/lessons/#{made[:lesson]}/questions")
     expect_accessible(odalys)
     odalys.click_link('Hear the answer in the recording')
+    # From a minute before it was answered; here that is before it was asked.
+    odalys.find('[role=slider]', wait: 15).send_keys(:end)
     expect(odalys).to have_css('[aria-label=Questions]', text: 'Does the rule hold at anchor?', wait: 15)
   end
 

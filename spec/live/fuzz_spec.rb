@@ -39,7 +39,7 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['class.rule', room, { right: 'draw', allow: true, person: 'farah' }], ['class.stop_timer', room, {}],
      ['class.move', sitting, { step: 'one' }], ['class.extend', sitting, { minutes: 1 }], ['class.record', sitting, { on: true }],
      ['class.cue', staff, { cue: 'c1' }], ['class.keep_together', room, { on: [true, false].sample(random: rng) }],
-     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number), *rooms(made), *polls(made)].sample(random: rng)
+     ['class.set_exchange', room, { oversight: true, reactions: false }], *words(made, exchange, number), *rooms(made), *polls(made), *questions(made)].sample(random: rng)
   end
 
   def words(made, exchange, number)
@@ -73,11 +73,19 @@ RSpec.describe 'Everything that can be sent over a socket' do
      ['poll.group', staff, { poll: poll, key: 'horn', to: 'bell' }], ['poll.strike', staff, { poll: poll, key: 'horn', on: true }], ['poll.seal', staff, { poll: poll }]]
   end
 
+  def questions(made)
+    stream = "questions/#{made[:sitting]}"
+    id, other = "q#{rng.rand(9)}", "q#{rng.rand(9)}"
+    [['question.ask', stream, { id: id, text: 'Does it hold at anchor?', nameless: rng.rand(2).zero? }], ['question.vote', stream, { id: id, on: rng.rand(2).zero? }],
+     ['question.merge', stream, { id: id, into: other }], ['question.answer_now', stream, { id: [id, nil].sample(random: rng) }], ['question.done', stream, { id: id }],
+     ['question.review', stream, { id: id, pass: true }], ['question.set', stream, { review: rng.rand(2).zero?, nameless: true }]]
+  end
+
   # One with names and one without.
   def open_polls(made)
+    asked = { kind: 'one', text: 'Who?', options: [{ id: 'red', text: 'Red' }, { id: 'green', text: 'Green' }] }
     { p: true, q: false }.each do |id, names|
-      perform('odalys', 'poll.stage', "staff/#{made[:sitting]}", poll: id,
-                                                                 question: { kind: 'one', text: 'Who?', names: names, options: [{ id: 'red', text: 'Red' }, { id: 'green', text: 'Green' }] })
+      perform('odalys', 'poll.stage', "staff/#{made[:sitting]}", poll: id, question: asked.merge(names: names))
       perform('odalys', 'poll.open', "staff/#{made[:sitting]}", poll: id, round: 1)
     end
   end

@@ -108,7 +108,8 @@ module Stage
       return @name if Core::Streams::StreamName.kind(@name) == kind
 
       { sitting: "sitting/#{@world.sitting_id}", staff: "staff/#{@world.sitting_id}", place: "place/#{@world.sitting_id}.main",
-        exchange: "exchange/#{@world.sitting_id}.main", questions: "questions/#{@world.sitting_id}", poll: "poll/#{@world.sitting_id}.p", answers: "answers/#{@world.sitting_id}.p" }.fetch(kind)
+        exchange: "exchange/#{@world.sitting_id}.main", questions: "questions/#{@world.sitting_id}",
+        poll: "poll/#{@world.sitting_id}.p", answers: "answers/#{@world.sitting_id}.p" }.fetch(kind)
     end
   end
 
