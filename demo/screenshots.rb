@@ -102,8 +102,54 @@ class Screenshots
     shoot(@farah, 'class-student')
     shoot(@odalys, 'class-instructor')
     small
+    polls
     wall
     rooms
+  end
+
+  # Who gives way: five are right, and nine once they have talked it over; meanwhile some ask back.
+  def polls
+    red, green = %w[red green]
+    voters = %w[amadou bettina cosmin delphine emre gethin hana ines jonas keiko mirela]
+    before = voters.zip([red] * 5 + [green] * 6).to_h
+    card = -> { @odalys.find('[aria-label="Poll: Red hull meets Green hull. Who gives way?"]') }
+    questions
+    vote(1, before) { card.call.click_button('Open') }
+    resize(@farah, 390, 844)
+    @farah.find('label', text: 'Green gives way').click
+    shoot(@farah, 'poll-phone')
+    resize(@farah, 1280, 800)
+    card.call.click_button('Close')
+    vote(2, before.to_h { |who, answer| [who, voters[5..8].include?(who) ? red : answer] }) { card.call.click_button('Round 2') }
+    card.call.click_button('Results')
+    card.call.click_button('Close')
+    @odalys.has_css?('[role=img][aria-label^="5 from Red"]', wait: 20) || raise('two rounds are not compared')
+    @odalys.find('button', text: /\AQuestions/).click
+    shoot(@odalys, 'poll-rounds')
+    @odalys.find('button', text: /\AQuestions/).click
+    @odalys.within('[aria-label^="Results:"]') { @odalys.click_button('Back') }
+    say('odalys', 'question.done', "questions/#{@sitting}", id: 'bar')
+  end
+
+  def vote(round, answers)
+    yield
+    stream = "poll/#{@sitting}.crossing-who"
+    (@others.keys & answers.keys).each { |who| @others[who].wait(20) { |message| message['stream'] == stream && %w[gained entry].include?(message['t']) } }
+    answers.each { |who, value| say(who, 'poll.answer', stream, round: round, value: value) }
+  end
+
+  def questions
+    stream = "questions/#{@sitting}"
+    say('odalys', 'question.set', stream, review: false, nameless: true)
+    say('mirela', 'question.ask', stream, id: 'bar', text: 'What if she cannot turn because of the bar?', nameless: false)
+    say('jonas', 'question.ask', stream, id: 'anchor', text: 'Does the rule hold at anchor?', nameless: true)
+    say('gethin', 'question.ask', stream, id: 'pilot', text: 'Is a pilot boat different?', nameless: false)
+    { 'anchor' => %w[amadou bettina cosmin hana ines mirela], 'pilot' => %w[emre keiko] }.each do |id, people|
+      people.each { |who| say(who, 'question.vote', stream, id: id, on: true) }
+    end
+    say('odalys', 'question.set', stream, review: true, nameless: true)
+    say('delphine', 'question.ask', stream, id: 'stop', text: 'Why would he sound one long blast there?', nameless: true)
+    say('odalys', 'question.answer_now', stream, id: 'bar')
   end
 
   # The fog drill: dealt by its cue, opened, and everyone at work in their rooms.
