@@ -120,7 +120,8 @@ class Screenshots
     shoot(@farah, 'poll-phone')
     resize(@farah, 1280, 800)
     card.call.click_button('Close')
-    vote(2, before.to_h { |who, answer| [who, voters[5..8].include?(who) ? red : answer] }) { card.call.click_button('Round 2') }
+    after = before.merge(voters[5..8].to_h { |who| [who, red] })
+    vote(2, after) { card.call.click_button('Round 2') }
     card.call.click_button('Results')
     card.call.click_button('Close')
     @odalys.has_css?('[role=img][aria-label^="5 from Red"]', wait: 20) || raise('two rounds are not compared')
@@ -134,7 +135,8 @@ class Screenshots
   def vote(round, answers)
     yield
     stream = "poll/#{@sitting}.crossing-who"
-    (@others.keys & answers.keys).each { |who| @others[who].wait(20) { |message| message['stream'] == stream && %w[gained entry].include?(message['t']) } }
+    told = %w[gained entry]
+    (@others.keys & answers.keys).each { |who| @others[who].wait(20) { |message| message['stream'] == stream && told.include?(message['t']) } }
     answers.each { |who, value| say(who, 'poll.answer', stream, round: round, value: value) }
   end
 

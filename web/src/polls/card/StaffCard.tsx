@@ -88,7 +88,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
           </Button>
         )}
         {rounds > 0 && <Button onClick={() => onLook(id)}>Results</Button>}
-        {!open && <Button onClick={() => acts.putAway(id)}>Put away</Button>}
+        {!open && (rounds > 0 || !hint) && <Button onClick={() => acts.putAway(id)}>Put away</Button>}
       </Box>
     </Box>
   );

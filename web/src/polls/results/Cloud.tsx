@@ -48,7 +48,14 @@ export function Cloud({ groups }: { groups: AnswerGroup[] }) {
       role="img"
       aria-label={`Words: ${groups.map(({ words, count }) => `${words} ${count}`).join(', ')}`}
       viewBox={`${-WIDTH / 2} ${-HEIGHT / 2} ${WIDTH} ${HEIGHT}`}
-      sx={{ width: 1, maxHeight: 360, borderRadius: 1, bgcolor: 'veranda.paper' }}
+      sx={{
+        flex: 'none',
+        width: 1,
+        aspectRatio: `${WIDTH} / ${HEIGHT}`,
+        maxHeight: 360,
+        borderRadius: 1,
+        bgcolor: 'veranda.paper',
+      }}
     >
       {placed.map(({ key, text, size, x, y }, i) => (
         <text

@@ -33,7 +33,7 @@ export function Flow({ question, results, tell, asTable }: Props) {
         rows={moves.ways.map(({ from, to, count }) => [words(from), words(to), count])}
       />
     );
-  const { left, ends, bands } = flowOf(moves.ways, HEIGHT - 40);
+  const { left, ends, bands } = flowOf(moves.ways, HEIGHT - 40, right);
   const isRight = (key: string) => key === right;
   return (
     <Box
@@ -41,7 +41,13 @@ export function Flow({ question, results, tell, asTable }: Props) {
       role="img"
       aria-label={moves.ways.map(({ from, to, count }) => `${count} from ${words(from)} to ${words(to)}`).join('; ')}
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      sx={{ width: 1, maxHeight: 420, '& text': { fill: 'var(--mui-palette-text-primary)', fontSize: 14 } }}
+      sx={{
+        flex: 'none',
+        width: 1,
+        aspectRatio: `${WIDTH} / ${HEIGHT}`,
+        maxHeight: 420,
+        '& text': { fill: 'var(--mui-palette-text-primary)', fontSize: 14 },
+      }}
     >
       <text x={FROM - POST - 10} y={14} textAnchor="end" style={{ fontWeight: 700 }}>
         round {results.since}

@@ -28,9 +28,15 @@ const keyOf = (value: unknown) => JSON.stringify(value);
 const GAP = 18;
 const LEAST = 36;
 
-/** Lays out who went where: posts on both sides, most people first, and bands between them that do not cross more than they must. */
-export function flowOf(ways: Way[], height: number): { left: End[]; ends: End[]; bands: Band[] } {
-  const left = side(ways, (way) => way.from);
+/** Lays out who went where: posts on both sides, what is right first (`first`, as JSON), then most people, and bands between them that do not cross more than they must. */
+export function flowOf(
+  ways: Way[],
+  height: number,
+  first: string | null = null,
+): { left: End[]; ends: End[]; bands: Band[] } {
+  const left = side(ways, (way) => way.from).sort(
+    (one, other) => Number(other.key === first) - Number(one.key === first),
+  );
   const order = left.map(({ key }) => key);
   const ends = side(ways, (way) => way.to).sort(
     (one, other) => place(order, one.key) - place(order, other.key) || other.count - one.count,
