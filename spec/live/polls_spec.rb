@@ -53,6 +53,10 @@ RSpec.describe 'Polls' do
     expect(found['results']['tally']['options'].map { |row| row.values_at('id', 'count') }).to eq([['red', 1], ['green', 1], ['both', 0]])
     expect(VisitorClient.new(server, as: 'farah').get("#{path}/mine").body['answers']).to eq([{ 'poll' => 'p', 'round' => 1, 'value' => ['red'] }])
     %w[farah jonas nils].each { |who| expect(JSON.generate(wires[who].heard)).not_to match(/"results"|answered|Rule 15|"right"/) }
+    named = staff.get("#{path}/p/answers").body['people'].sort_by { |row| row['id'] }
+    expect(named.map { |row| row.values_at('name', 'value', 'right') }).to eq([['Farah Lindqvist', ['red'], true], ['Jonas Whitlock', ['green'], false]])
+    heard = staff.get("/api/classes/#{sitting}/places/main/heard").body['people'].to_h { |row| [row['person'], row['answers']] }
+    expect(heard).to include('farah' => 2, 'jonas' => 1, 'nils' => 0)
     run(wires, 'close', round: 1)
     expect(answer(wires, 'nils', 'red')).to include('code' => 'poll_closed')
     expect(staff.post("#{path}/p/show", { tell: true }).status).to eq(200)
@@ -71,7 +75,8 @@ RSpec.describe 'Polls' do
     expect(wires['farah'].do('poll.show', "staff/#{sitting}", poll: 'p', tell: true, results: {})).to include('t' => 'refused')
     expect(wires['odalys'].do('poll.show', "staff/#{sitting}", poll: 'p', tell: true, results: { round: 1 })).to include('t' => 'refused')
     farah = VisitorClient.new(server, as: 'farah')
-    expect([farah.get("#{path}/p/results").status, farah.get("#{path}/p/live").status, farah.post("#{path}/p/show", { tell: false }).status]).to eq([403, 403, 403])
+    expect([farah.get("#{path}/p/results").status, farah.get("#{path}/p/live").status, farah.get("#{path}/p/answers").status,
+            farah.post("#{path}/p/show", { tell: false }).status]).to eq([403, 403, 403, 403])
     expect(farah.get("#{path}/p.csv").status).to eq(403)
     expect([staff.get("#{path}/nowhere/results").status, staff.get("#{path}/p/results?round=7").status]).to eq([404, 404])
     expect(wires['farah'].do('poll.answer', "poll/#{sitting}.p", round: 1, value: { 'a' => [[[1]]] })).to include('code' => 'no_such_option')
@@ -235,6 +240,7 @@ RSpec.describe 'Polls' do
       expect(ARCHIVE.log.ballots.of(poll)[1].values).to match_array([['a'], ['b']])
       expect(VisitorClient.new(server, as: 'farah').get("#{path}/mine").body['answers'].first['value']).to eq(['a'])
       told = live(wires) { |found| found['answered'] == 2 }
+      expect(staff.get("#{path}/p/answers").body['people']).to eq([])
       expect(told).to include('missing' => [], 'expected' => 2)
       expect(told['results']['tally']).to eq('count' => 2, 'right' => nil)
     end

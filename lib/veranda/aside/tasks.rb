@@ -139,6 +139,7 @@ module Veranda
       def poll_results_for_students(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).for_students(poll, **rounds)
       def show_poll(sitting:, poll:, by:, **wishes) = Preparing::PollResults.new(@archive, sitting).show(poll, by: by, **wishes) && nil
       def set_progress(sitting:, set:) = Preparing::PollResults.new(@archive, sitting).progress(set)
+      def poll_answers(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).named(poll, **rounds)
       def poll_table(sitting:, poll:) = file('csv', Preparing::PollResults.new(@archive, sitting).table(poll))
       def my_answers(sitting:, person:) = Preparing::PollResults.new(@archive, sitting).mine(person)
 

@@ -110,7 +110,9 @@ module Veranda
         names = Core::Streams::StreamName
         copies = archive.log.state(names.staff(sitting.id)).first.copies.keys
         boards = [*sitting.boards.map { |board| board[:id] }, *copies].map { |board| names.board(board) }
-        count([names.place(sitting.id, place), names.exchange(sitting.id, place), *boards], from: sitting.opened_at || 0)
+        # Answers with names; of others nobody knows whose they are.
+        answers = archive.log.parts_of('answers', sitting.id)
+        count([names.place(sitting.id, place), names.exchange(sitting.id, place), *answers, *boards], from: sitting.opened_at || 0)
       end
 
       def tallies_of_course(id)

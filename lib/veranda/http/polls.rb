@@ -25,6 +25,12 @@ module Veranda
         json(aside(task, sitting: id, poll: poll, **rounds(params)))
       end
 
+      # Who answered what in a round, where there are names.
+      get '/api/classes/:id/polls/:poll/answers' do |id, poll|
+        staff!(lesson_of(id))
+        json(people: aside(:poll_answers, sitting: id, poll: poll, **rounds(params).slice(:round)))
+      end
+
       SHOWN = Core::Contract.define do
         optional(:round).value(:integer, gteq?: 1, lteq?: Core::Polls::Poll::MOST_ROUNDS)
         optional(:since).value(:integer, gteq?: 1, lteq?: Core::Polls::Poll::MOST_ROUNDS)

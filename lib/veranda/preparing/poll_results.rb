@@ -54,6 +54,16 @@ module Veranda
         { polls: ids.length, people: ids.any? { |id| poll(id).nameless? } ? [] : come_so_far(ids) }
       end
 
+      # Who answered what in a round; nobody where there are no names.
+      # @return [Array<Hash>] `{ id:, name:, value:, right: }`
+      def named(id, round: nil)
+        question = staged!(id)[:question]
+        grader = Core::Polls::Answer.new(question)
+        given(id, round(id, round)).map do |person, value|
+          { id: person, name: sitting.seats[person]&.name || person, value: value, right: grader.grade(value) }
+        end
+      end
+
       # @return [String] CSV, see {Core::Polls::Table}
       def table(id)
         question = staged!(id)[:question]

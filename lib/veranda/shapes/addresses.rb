@@ -50,6 +50,7 @@ module Veranda
         'GET /api/classes/:id/polls/mine' => object({ answers: list(shape(:MyAnswer)) }),
         'GET /api/classes/:id/polls/:poll/results' => shape(:PollResults),
         'GET /api/classes/:id/sets/:set' => shape(:SetProgress),
+        'GET /api/classes/:id/polls/:poll/answers' => object({ people: list(shape(:NamedAnswer)) }),
         'GET /api/classes/:id/polls/:poll/live' => shape(:PollLive),
         'POST /api/classes/:id/polls/:poll/show' => NOTHING,
         'GET /api/classes/:id/questions/mine' => object({ own: list(STRING), up: list(STRING) }),

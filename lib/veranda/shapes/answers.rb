@@ -66,8 +66,8 @@ module Veranda
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
                                        shared: BOOLEAN, private_in_transcripts: BOOLEAN },
                            about: '`recording`: whether there is something to watch afterwards, now or once staff share it.'),
-        HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER, hands: INTEGER,
-                           floors: INTEGER, signals: INTEGER },
+        HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER,
+                           answers: INTEGER, hands: INTEGER, floors: INTEGER, signals: INTEGER },
                          about: 'What one student did in a class so far; `spells` are half minutes in which they did anything.'),
         SurveyRow: object({ person: STRING, rights: object(Core::Rights::RIGHTS.keys.to_h { |right| [right, DECIDED] }) },
                           about: 'What one student may do in a place, and what decides it.')

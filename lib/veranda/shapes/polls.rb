@@ -52,6 +52,7 @@ module Veranda
                        about: 'A question that somebody asked; `votes` are others who ask it too.'),
         ClassQuestions: object({ sitting: STRING, title: STRING, at: maybe(MOMENT), recorded: BOOLEAN, questions: list(shape(:Asking)) },
                                about: 'What was asked in a class that is over.'),
+        NamedAnswer: object({ id: STRING, name: STRING, value: ANYTHING, right: maybe(BOOLEAN) }),
         SetProgress: object({ polls: INTEGER, people: list(object({ id: STRING, name: STRING, answered: INTEGER })) },
                             about: 'How far each has come in a set; nobody where any of it is without names.'),
         MyAnswer: object({ poll: STRING, round: INTEGER, value: ANYTHING }, about: 'What one has answered oneself.'),

@@ -8,6 +8,8 @@ module Veranda
       WORDS = ['Which of us turns first?', 'I think Red gives way.', 'Can you show that again?', 'Got it, thank you.',
                'Starboard, because of the bearing.', 'Does that hold in fog too?', 'Same here.', 'I had 2.7 m.'].freeze
       ASIDES = ['Did you get 2.7 m as well?', 'I do not see the light.', 'Shall I draw it?', 'You first.'].freeze
+      QUESTIONS = ['Does the rule hold at anchor?', 'Is a pilot boat different?', 'What if she cannot turn?',
+                   'How far off is far enough?'].freeze
       LABELS = ['give way', 'stand on', 'Pell Light', '5 kn', 'steady bearing', 'turn here?'].freeze
 
       # Most are done sooner or later.
@@ -15,8 +17,9 @@ module Veranda
 
       # The class as a student sees it: a {Core::Sittings::Sitting} (nil while waiting), and what is on
       # show for them where they are, the place; whether nothing is done there, as in one room of each activity; and the room that they
-      # are asked to go to; and the polls that are open to them, see {Voter}.
-      View = Struct.new(:sitting, :shown, :place, :silent, :asked, :polls)
+      # are asked to go to; and the polls that are open to them, see {Voter}, and ids of questions
+      # without an answer.
+      View = Struct.new(:sitting, :shown, :place, :silent, :asked, :polls, :questions)
 
       # @param line [#say] its connection
       # @param look [#call] gives the class as it is now, a {View}; nil when there is none
@@ -56,18 +59,21 @@ module Veranda
       def act_once(view)
         return in_rooms(view) if view.asked || view.silent || (in_room?(view) && @rng.rand(25).zero?)
 
-        return if answer(view)
+        answer(view) || act_freely(view)
+      end
 
-        case @rng.rand(13)
+      private
+
+      def act_freely(view)
+        case @rng.rand(15)
         when 0..4 then view.shown ? mark(view) : post(view)
         when 5..7 then post(view)
         when 8..9 then hand(view, %w[class.raise_hand class.lower_hand].sample(random: @rng))
         when 10 then aside(view)
+        when 11 then question(view)
         else hand(view, 'class.signal', signal: SIGNALS.sample(random: @rng))
         end
       end
-
-      private
 
       # A poll comes before anything else, for most and most of the time.
       def answer(view)
@@ -76,6 +82,17 @@ module Veranda
 
         command('poll.answer', Core::Streams::StreamName.poll(view.sitting.id, poll[:id]), round: poll[:round], value: @voter.answer(poll))
         true
+      end
+
+      # Mostly that one asks something too; now and then something of one's own.
+      def question(view)
+        stream = Core::Streams::StreamName.questions(view.sitting.id)
+        others = (view.questions || []) - [@asked_id]
+        return command('question.vote', stream, id: others.sample(random: @rng), on: true) if others.any? && @rng.rand(3).positive?
+        return post(view) if @asked_id
+
+        @asked_id = "q#{@rng.bytes(8).unpack1('H*')}"
+        command('question.ask', stream, id: @asked_id, text: QUESTIONS.sample(random: @rng), nameless: false)
       end
 
       def in_room?(view) = view.place != Core::Sittings::Places::MAIN

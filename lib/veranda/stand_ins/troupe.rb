@@ -73,10 +73,13 @@ module Veranda
           copy = staff.copy_of(shown[:board], person_id) if shown && sitting.handed.include?(shown[:board])
           asked = sitting.seats.key?(person_id) ? performer.copy(own).state.asked : nil
           shown = shown.merge(board: copy) if copy
-          seen.resolve(Student::View.new(sitting, shown, place, silent?(staff, place), asked&.fetch(:room), polls(staff, place, performer)))
+          seen.resolve(Student::View.new(sitting, shown, place, silent?(staff, place), asked&.fetch(:room), polls(staff, place, performer),
+                                         questions(performer)))
         end
         seen.wait
       end
+
+      def questions(performer) = performer.copy(Core::Streams::StreamName.questions(@sitting_id)).state.waiting.map { |one| one[:id] }
 
       # @return [Array<Hash>] polls that take answers now, with what is right, so that they can be as wrong as is wished
       def polls(staff, place, performer)

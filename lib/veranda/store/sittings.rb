@@ -38,7 +38,8 @@ module Veranda
       end
 
       # @param course_id [String]
-      # @return [Array<String>] streams of what was said and drawn in all classes of a course, in their main and breakout rooms, and on its
+      # @return [Array<String>] streams of what was said, answered and drawn in all classes of a course, in their main and breakout rooms,
+      #   and on its
       #   boards
       def streams_of_course(course_id)
         names = Core::Streams::StreamName
@@ -48,6 +49,7 @@ module Veranda
         places = classes.map { |id| [id, Core::Sittings::Places::MAIN] } +
                  boards.exclude(room_id: nil).exclude(sitting_id: nil).distinct.select_map(%i[sitting_id room_id])
         places.flat_map { |place| [names.place(*place), names.exchange(*place)] } +
+          classes.flat_map { |id| @log.parts_of('answers', id) } +
           boards.select_map(Sequel[:boards][:id]).map { |id| names.board(id) }
       end
 

@@ -109,7 +109,8 @@ module Veranda
       end
 
       def step(step, boards, materials)
-        cues = (step[:cues] || []).map { |cue| Core::Lessons::Cues.on_boards(cue, boards) }
+        kinds = Core::Lessons::Cues
+        cues = (step[:cues] || []).map { |cue| kinds.on_materials(kinds.on_boards(cue, boards), materials) }
         step.merge(board: boards[step[:board]], material: materials[step[:material]], cues: cues)
       end
     end

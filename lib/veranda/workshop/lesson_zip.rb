@@ -69,7 +69,8 @@ module Veranda
       def used
         boards = @archive.lessons.boards(@lesson[:id]).map { |row| row[:id] }
         shown = @archive.db[:material_uses].where(board_id: boards).select_map(:material_id)
-        shown | [*@lesson[:steps].map { |step| step[:material] }, @lesson[:welcome_picture]].compact
+        asked = @lesson[:steps].flat_map { |step| (step[:cues] || []).flat_map { |cue| Core::Lessons::Cues.materials(cue) } }
+        shown | asked | [*@lesson[:steps].map { |step| step[:material] }, @lesson[:welcome_picture]].compact
       end
     end
   end

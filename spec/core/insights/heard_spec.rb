@@ -41,8 +41,8 @@ RSpec.describe Core::Insights::Heard do
   it 'has whoever was heard least first, with what they did and when last; staff are not counted' do
     rows = heard(tallies).rows
     expect(rows.map { |row| row[:person] }).to eq(%w[oona jonas farah])
-    expect(rows.first).to eq(person: 'oona', last: nil, spells: 0, posts: 0, marks: 0, hands: 0, floors: 0, signals: 0)
-    expect(rows.last).to eq(person: 'farah', last: 9_000, spells: 4, posts: 3, marks: 40, hands: 0, floors: 1, signals: 0)
+    expect(rows.first).to eq(person: 'oona', last: nil, spells: 0, posts: 0, marks: 0, answers: 0, hands: 0, floors: 0, signals: 0)
+    expect(rows.last).to eq(person: 'farah', last: 9_000, spells: 4, posts: 3, marks: 40, answers: 0, hands: 0, floors: 1, signals: 0)
     expect(rows[1]).to include(last: 1_500, hands: 1, signals: 2)
   end
 

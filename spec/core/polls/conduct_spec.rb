@@ -182,6 +182,17 @@ RSpec.describe 'Polls in a class' do
     expect { hall.do(odalys, 'poll.open', { poll: 'check', round: 1 }) }.to refusing(:no_such_poll)
   end
 
+  it 'show the pictures of another shelf where their lesson is taken there, and none that is not there' do
+    picture = ->(id) { { picture: { material: id, version: 3, slide: 2 } } }
+    asked = crossing.merge(picture.call('chart'), options: [{ id: 'a', text: 'Red', **picture.call('gone') }, { id: 'b', text: 'Green', **picture.call('chart') }])
+    cue = { id: 'c', kind: 'set', questions: [{ id: 'x', question: asked }] }
+    expect(Core::Lessons::Cues.materials(cue)).to eq(%w[chart gone chart])
+    moved = Core::Lessons::Cues.on_materials(cue, { 'chart' => 'new' })[:questions].first[:question]
+    expect(moved[:picture]).to eq(material: 'new', version: 1, slide: 2)
+    expect(moved[:options].map { |option| option[:picture] }).to eq([nil, { material: 'new', version: 1, slide: 2 }])
+    expect(Core::Lessons::Cues.on_materials({ id: 't', kind: 'timer', seconds: 9 }, {})).to eq(id: 't', kind: 'timer', seconds: 9)
+  end
+
   it 'are asked in one go, as one writes in the exchange' do
     hall.do(odalys, 'poll.open', { poll: 'p', round: 1, text: "? Who gives way?\n= Red\nGreen" })
     expect(hall.staff.polls['p'][:question]).to include(kind: 'one', text: 'Who gives way?', right: { options: ['a'] })

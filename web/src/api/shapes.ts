@@ -953,6 +953,7 @@ export interface Shapes {
   QuestionsView: QuestionsView;
   Asking: Asking;
   ClassQuestions: ClassQuestions;
+  NamedAnswer: NamedAnswer;
   SetProgress: SetProgress;
   MyAnswer: MyAnswer;
   BankPoll: BankPoll;
@@ -1528,6 +1529,12 @@ export interface ClassQuestions {
   at: number | null;
   recorded: boolean;
   questions: Asking[];
+}
+export interface NamedAnswer {
+  id: string;
+  name: string;
+  value: unknown;
+  right: boolean | null;
 }
 /**
  * How far each has come in a set; nobody where any of it is without names.
@@ -2873,6 +2880,7 @@ export interface HeardRow {
   spells: number;
   posts: number;
   marks: number;
+  answers: number;
   hands: number;
   floors: number;
   signals: number;

@@ -6,13 +6,14 @@ module Veranda
       # Who has been heard in a class and who has not: what each student did, when last, and how evenly it is spread.
       #
       #   heard = Heard.new(sitting, 'main', tallies)
-      #   heard.rows.first #=> { person: 'hana', last: nil, spells: 0, posts: 0, marks: 0, hands: 0, floors: 0, signals: 0 }
+      #   heard.rows.first #=> { person: 'hana', last: nil, spells: 0, posts: 0, marks: 0, answers: 0, hands: 0, floors: 0, signals: 0 }
       #
       # Fairness is measured in spells, half minutes in which somebody did anything: forty strokes of one drawing are no forty
       # contributions.
       class Heard
         # Kinds of entries by what they are called, and ms of a spell.
-        KINDS = { 'posted' => :posts, 'edited' => :marks, 'hand_raised' => :hands, 'floor_lent' => :floors, 'signalled' => :signals }.freeze
+        KINDS = { 'posted' => :posts, 'edited' => :marks, 'answered' => :answers, 'hand_raised' => :hands, 'floor_lent' => :floors,
+                  'signalled' => :signals }.freeze
         SPELL = 30_000
 
         # @param sitting [Sittings::Sitting]

@@ -62,6 +62,33 @@ module Veranda
           cue.merge({ board: there.call(cue[:board]), question: move.call(cue[:question]), questions: questions }.compact)
         end
 
+        # The same cue where materials have other ids; what is not there any more is not shown.
+        # @param cue [Hash]
+        # @param materials [Hash{String => String}] new ids by old ones
+        # @return [Hash]
+        def on_materials(cue, materials)
+          questions = cue[:questions]&.map { |row| row.merge(question: shown_with(row[:question], materials)) }
+          cue.merge({ question: cue[:question]&.then { |asked| shown_with(asked, materials) }, questions: questions }.compact)
+        end
+
+        def shown_with(asked, materials)
+          options = asked[:options]&.map { |option| { **option, picture: picture_of(option, materials) }.compact }
+          { **asked, picture: picture_of(asked, materials), options: options }.compact
+        end
+        private_class_method :shown_with
+
+        def picture_of(shown, materials)
+          picture = shown[:picture]
+          picture && materials[picture[:material]] && picture.merge(material: materials[picture[:material]], version: 1)
+        end
+        private_class_method :picture_of
+
+        # @param cue [Hash]
+        # @return [Array<String>] ids of the materials that its polls show
+        def materials(cue)
+          polls(cue).flat_map { |poll| [poll[:question], *poll[:question][:options]] }.filter_map { |shown| shown.dig(:picture, :material) }
+        end
+
         # @param cue [Hash]
         # @return [Array<Hash>] polls that it opens: `{ id:, cue:, question:, set: }`
         def polls(cue)

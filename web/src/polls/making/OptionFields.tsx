@@ -5,15 +5,20 @@ import TextField from '@mui/material/TextField';
 import { MOST_OPTIONS, POLL_LIMITS } from '../../api/contracts';
 import type { Question } from '../../api/shapes';
 import { newId } from '../../live/LiveClient';
+import { useState } from 'react';
+import { ShelfPicker } from '../../shelf/ShelfPicker';
 import { Words } from '../../parts/words/Words';
 
 interface Props {
   question: Question;
   onChange: (changes: Partial<Question>) => void;
+  /** Id of the course from whose shelf pictures are taken; none without. */
+  course?: string;
 }
 
 /** The options of a poll, which of them are right, and how many one may choose. */
-export function OptionFields({ question, onChange }: Props) {
+export function OptionFields({ question, onChange, course }: Props) {
+  const [picking, setPicking] = useState<number | null>(null);
   const options = question.options ?? [];
   const right = question.right?.options ?? [];
   const graded = question.kind !== 'order';
@@ -24,6 +29,13 @@ export function OptionFields({ question, onChange }: Props) {
   };
   const put = (index: number, text: string) =>
     onChange({ options: options.map((option, i) => (i === index ? { ...option, text } : option)) });
+  const show = (index: number, picture: Question['picture']) =>
+    onChange({
+      options: options.map(({ id, text, picture: old }, i) => {
+        const kept = i === index ? picture : old;
+        return { id, text, ...(kept && { picture: kept }) };
+      }),
+    });
   const swap = (index: number) =>
     onChange({ options: options.toSpliced(index - 1, 2, options[index]!, options[index - 1]!) });
   const out = (id: string) => {
@@ -35,7 +47,7 @@ export function OptionFields({ question, onChange }: Props) {
   };
   return (
     <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 0.75 }}>
-      {options.map(({ id, text }, i) => (
+      {options.map(({ id, text, picture }, i) => (
         <Box
           component="li"
           key={id}
@@ -56,6 +68,15 @@ export function OptionFields({ question, onChange }: Props) {
               onClick={() => mark(id)}
             >
               Right
+            </Button>
+          )}
+          {course && (
+            <Button
+              aria-label={`Picture: option ${i + 1}`}
+              aria-pressed={picture !== undefined}
+              onClick={() => (picture ? show(i, undefined) : setPicking(i))}
+            >
+              {picture ? 'No picture' : 'Picture'}
             </Button>
           )}
           {i > 0 && (
@@ -102,6 +123,16 @@ export function OptionFields({ question, onChange }: Props) {
           </TextField>
         )}
       </Box>
+      {picking !== null && course && (
+        <ShelfPicker
+          course={course}
+          onClose={() => setPicking(null)}
+          onSlide={(material, { slide }) => {
+            show(picking, { material: material.id, version: material.version, slide });
+            setPicking(null);
+          }}
+        />
+      )}
     </Box>
   );
 }

@@ -51,7 +51,7 @@ export function QuestionFields({ question, onChange, course, grounds = [] }: Pro
           </MenuItem>
         ))}
       </TextField>
-      {hasOptions(question.kind) && <OptionFields question={question} onChange={set} />}
+      {hasOptions(question.kind) && <OptionFields question={question} onChange={set} course={course} />}
       {question.kind === 'scale' && <ScaleFields question={question} onChange={set} />}
       {question.kind === 'number' && (
         <Words label="Unit" most={20} value={question.unit ?? ''} onSave={(unit) => set({ unit: unit || undefined })} />

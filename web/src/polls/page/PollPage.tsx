@@ -12,6 +12,7 @@ import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
 import { asMarks } from './asMarks';
+import { WhoAnswered } from './WhoAnswered';
 import { lastTwo, usePollActs, usePollLive, useResults } from '../usePolls';
 import { isWritten, nameless } from '../words';
 
@@ -37,6 +38,7 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
   const [beside, setBeside] = useState(true);
   const [tell, setTell] = useState(true);
   const [changed, setChanged] = useState(0);
+  const [who, setWho] = useState(false);
   const round = chosen ?? last;
   const open = openRound(state);
   // While a round is open it is looked at by itself.
@@ -168,12 +170,18 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
             <Button onClick={() => void acts.open(id, state)}>Round {state.rounds.length + 1}</Button>
           )
         )}
+        {round !== undefined && !nameless(question) && (
+          <Button aria-expanded={who} onClick={() => setWho(!who)}>
+            Who answered what
+          </Button>
+        )}
         <Button onClick={() => save(`/api/classes/${sitting}/polls/${id}.csv`)}>Save as CSV</Button>
         {shown && results && question.kind !== 'spot' && results.tally.count > 0 && (
           <Button onClick={() => void toBoard()}>Put it on the board</Button>
         )}
         <span role="status">{says}</span>
       </Box>
+      {who && round !== undefined && <WhoAnswered {...{ sitting, poll: id, question, round }} />}
       {state.rounds.length > 1 && (
         <Rounds {...{ state, round }} onRound={setChosen} onClear={(number, on) => acts.clear(id, number, on)} />
       )}

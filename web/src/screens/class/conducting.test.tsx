@@ -234,6 +234,7 @@ describe('who has not been heard', () => {
     marks: 0,
     hands: 0,
     floors: 0,
+    answers: 0,
     signals: 0,
     ...more,
   });
@@ -286,7 +287,17 @@ describe('a seat', () => {
   it('tells what they did in this class', async () => {
     survey.heard = {
       people: [
-        { person: 'farah', last: Date.now() - 125_000, spells: 1, posts: 2, marks: 0, hands: 1, floors: 0, signals: 0 },
+        {
+          person: 'farah',
+          last: Date.now() - 125_000,
+          spells: 1,
+          posts: 2,
+          marks: 0,
+          answers: 0,
+          hands: 1,
+          floors: 0,
+          signals: 0,
+        },
       ],
       gini: 0,
     };

@@ -31,11 +31,12 @@ function ago(ms: number): string {
 }
 
 /** What somebody did so far and when last, in words: `3 min ago · 3 posts, 40 marks`. */
-export function heardWords({ last, posts, marks, hands, floors, signals }: HeardRow, now: number): string {
+export function heardWords({ last, posts, marks, answers, hands, floors, signals }: HeardRow, now: number): string {
   if (last === null) return 'nothing yet';
   const parts: [number, string, string?][] = [
     [posts, 'post'],
     [marks, 'mark'],
+    [answers, 'answer'],
     [hands, 'hand'],
     [floors, 'time with the floor', 'times with the floor'],
     [signals, 'signal'],
