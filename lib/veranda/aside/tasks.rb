@@ -133,6 +133,9 @@ module Veranda
       # @return [Hash]
       def rooms_pulse(sitting:, activity:, now:) = { rooms: @archive.room_work.pulse(sitting, activity, now) }
 
+      # Every poll of the bank and of lessons is read.
+      def find_polls(courses:, words:) = @archive.polls.find(courses, words: words)
+
       # @return [Hash] see {Preparing::PollResults#live}
       def poll_live(sitting:, poll:) = Preparing::PollResults.new(@archive, sitting).live(poll)
       def poll_results(sitting:, poll:, **rounds) = Preparing::PollResults.new(@archive, sitting).of(poll, **rounds)

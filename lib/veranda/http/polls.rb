@@ -58,7 +58,7 @@ module Veranda
 
       # Polls of all courses that one teaches: those that are kept, and those of lessons.
       get '/api/polls' do
-        json(polls: archive.polls.find(taught, words: params['q'].to_s[0, 100]))
+        json(polls: aside(:find_polls, courses: taught, words: params['q'].to_s[0, 100]))
       end
 
       KEPT = Core::Contract.define do

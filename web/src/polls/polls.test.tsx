@@ -158,7 +158,7 @@ describe('a student', () => {
 
   it('answers what is open, and sees what is closed as a line with the own answer', async () => {
     const { asked, tell } = shown(<StudentPolls sitting="s" />, { you: FARAH, streams });
-    fireEvent.click(screen.getByLabelText('Red'));
+    fireEvent.click(await screen.findByLabelText('Red'));
     fireEvent.click(screen.getByRole('button', { name: 'Answer' }));
     expect(asked()).toEqual([['poll.answer', { round: 1, value: 'red' }]]);
     server.mine = [{ poll: 'p', round: 1, value: ['red'] }];

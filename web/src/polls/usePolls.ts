@@ -75,28 +75,34 @@ export const useResults = (
     gcTime: 0,
   });
 
-/** What one has answered oneself, and how one answers. */
+/**
+ * What one has answered oneself, and how one answers. The server is asked once, for what was answered before the page was loaded: a class
+ * that asked it after every answer would keep it busy.
+ */
 export function useMyAnswers(sitting: string, polls: Poll[]) {
   const live = useLive();
   const client = useQueryClient();
-  const rounds = polls.map(({ id, state }) => `${id}${state.rounds.length}`).join();
-  const key = ['my-answers', sitting, rounds];
+  const key = ['my-answers', sitting];
   const { data } = useQuery({
     queryKey: key,
     queryFn: () => get<{ answers: MyAnswer[] }>(`/api/classes/${sitting}/polls/mine`),
     enabled: polls.length > 0,
+    staleTime: Infinity,
   });
   const mine = (poll: string, round: number) =>
-    data?.answers.find((answer) => answer.poll === poll && answer.round === round)?.value;
+    data?.answers.findLast((answer) => answer.poll === poll && answer.round === round)?.value;
   /** @returns why it was not taken; null when it was */
-  const give = async (poll: string, round: number, value: unknown): Promise<string | null> => {
-    const outcome = await live.do('poll.answer', pollStream(sitting, poll), { round, value });
+  const give = async ({ id, state }: Poll, round: number, value: unknown): Promise<string | null> => {
+    const outcome = await live.do('poll.answer', pollStream(sitting, id), { round, value });
     if (!outcome.ok) return outcome.says;
-    await client.invalidateQueries({ queryKey: ['my-answers', sitting] });
+    const answer = { poll: id, round, value: isOne(state.question) ? [value] : value };
+    client.setQueryData<{ answers: MyAnswer[] }>(key, (old) => ({ answers: [...(old?.answers ?? []), answer] }));
     return null;
   };
   return { mine, give };
 }
+
+const isOne = ({ kind }: Question) => kind === 'one' || kind === 'yes_no';
 
 /** s for which pairs talk a question over. */
 export const TALK = 120;

@@ -1,15 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useRef, useState, type ReactNode } from 'react';
 import { useServerNow } from '../../live/hooks';
 import { openRound } from '../../live/poll';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { duration } from '../../parts/words/times';
-import { Answering } from '../answering/Answering';
 import { Picture } from '../answering/Picture';
-import { AfterAnswering } from './AfterAnswering';
 import { useMyAnswers, usePolls, type Poll } from '../usePolls';
 import { answerWords, termsOf } from '../words';
+
+// Fetched when the first poll opens.
+const Answering = lazy(() => import('../answering/Answering').then(({ Answering }) => ({ default: Answering })));
+const AfterAnswering = lazy(() =>
+  import('./AfterAnswering').then(({ AfterAnswering }) => ({ default: AfterAnswering })),
+);
 
 interface Props {
   sitting: string;
@@ -67,7 +71,7 @@ export function StudentPolls({ sitting, alone = false }: Props) {
                 key={`${poll.id} ${round}`}
                 {...{ sitting, poll }}
                 mine={mine(poll.id, round)}
-                onGive={(value) => give(poll.id, round, value)}
+                onGive={(value) => give(poll, round, value)}
               />
             );
           }}
@@ -176,11 +180,15 @@ function OpenCard({ sitting, poll: { id, state }, mine, onGive }: OpenProps) {
               <strong>{duration(ends_at - now)}</strong> left
             </Box>
           )}
-          <Answering key={round} {...{ question, mine, onGive }} />
+          <Suspense fallback={null}>
+            <Answering key={round} {...{ question, mine, onGive }} />
+          </Suspense>
         </>
       )}
       {question.results === 'after' && mine !== undefined && (
-        <AfterAnswering {...{ sitting, poll: id, question, mine }} />
+        <Suspense fallback={null}>
+          <AfterAnswering {...{ sitting, poll: id, question, mine }} />
+        </Suspense>
       )}
     </Box>
   );

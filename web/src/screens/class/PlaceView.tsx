@@ -13,7 +13,6 @@ import { FromBelow } from '../../parts/frame/FromBelow';
 import { PollAnnouncer } from '../../polls/card/PollAnnouncer';
 import { StudentPolls } from '../../polls/card/StudentPolls';
 import { usePollActs } from '../../polls/usePolls';
-import { Questions } from '../../questions/Questions';
 import { useQuestions } from '../../questions/useQuestions';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
@@ -33,6 +32,9 @@ import { useRoaming } from './useRoaming';
 
 // Only staff have one.
 const Sheet = lazy(() => import('./Sheet').then(({ Sheet }) => ({ default: Sheet })));
+
+// Looked at when somebody asks.
+const Questions = lazy(() => import('../../questions/Questions').then(({ Questions }) => ({ default: Questions })));
 
 interface Props {
   sitting: SittingState;
@@ -129,7 +131,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         wanted={wanted}
         onAsk={you.staff ? polls.ask : undefined}
         questions={{
-          panel: <Questions sitting={sitting.id} staff={you.staff} />,
+          panel: (
+            <Suspense fallback={null}>
+              <Questions sitting={sitting.id} staff={you.staff} />
+            </Suspense>
+          ),
           count: asked.open.length,
           toReview: asked.toReview.length,
         }}
