@@ -39,26 +39,30 @@ interface Mine {
 export function useMyQuestions(sitting: string, count: number) {
   const live = useLive();
   const client = useQueryClient();
-  const key = ['my-questions', sitting, count];
+  const key = ['my-questions', sitting];
   const stream = questionsStream(sitting);
+  // Asked for once; from then on one knows it oneself.
   const { data } = useQuery({
     queryKey: key,
     queryFn: () => get<Mine>(`/api/classes/${sitting}/questions/mine`),
     enabled: count > 0,
+    staleTime: Infinity,
   });
-  const again = () => client.invalidateQueries({ queryKey: ['my-questions', sitting] });
+  const know = (how: (mine: Mine) => Mine) =>
+    client.setQueryData<Mine>(key, (mine) => how(mine ?? { own: [], up: [] }));
   return {
     own: data?.own ?? [],
     up: data?.up ?? [],
     /** @returns whether it was taken in */
     ask: async (text: string, nameless: boolean) => {
-      const { ok } = await live.do('question.ask', stream, { id: newId(), text, nameless });
-      if (ok) await again();
+      const id = newId();
+      const { ok } = await live.do('question.ask', stream, { id, text, nameless });
+      if (ok) know(({ own, up }) => ({ own: [...own, id], up }));
       return ok;
     },
     vote: async (id: string, on: boolean) => {
-      await live.do('question.vote', stream, { id, on });
-      await again();
+      const { ok } = await live.do('question.vote', stream, { id, on });
+      if (ok) know(({ own, up }) => ({ own, up: on ? [...up, id] : up.filter((one) => one !== id) }));
     },
     review: (id: string, pass: boolean) => void live.do('question.review', stream, { id, pass }),
     merge: (id: string, into: string) => void live.do('question.merge', stream, { id, into }),
