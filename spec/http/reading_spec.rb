@@ -25,6 +25,18 @@ RSpec.describe 'Reading by address', order: :defined do
     @farah = Wire.join(@server, 'farah', { sitting: @sitting })
     @boards[:copy] = farahs_copy
     @materials[:copied] = material_on(@boards[:copy])
+    @materials.merge!(asked: material_on(nil), option: material_on(nil), staged: material_on(nil))
+    ask
+  end
+
+  # One poll that was put to all, with pictures on its question and an option; and one that is only at hand.
+  def ask
+    picture = ->(name) { { picture: { material: @materials[name], version: 1, slide: 1 } } }
+    options = [{ id: 'a', text: 'This' }, { id: 'b', text: 'That', **picture.call(:option) }]
+    { p: { kind: 'one', text: 'Which?', options: options, **picture.call(:asked) }, q: { kind: 'short', text: 'What?', **picture.call(:staged) } }.each do |poll, question|
+      perform('odalys', 'poll.stage', "staff/#{@sitting}", poll: poll, question: question)
+    end
+    perform('odalys', 'poll.open', "staff/#{@sitting}", poll: 'p', round: 1)
   end
 
   # What Farah was given when the open board was handed out.
@@ -63,7 +75,7 @@ RSpec.describe 'Reading by address', order: :defined do
 
   let(:everything) { addresses.keys }
   let(:open_things) { %i[page_of_open slide_of_open original_of_sound slide_of_welcome] }
-  let(:farahs) { %i[page_of_copy slide_of_copied] }
+  let(:farahs) { %i[page_of_copy slide_of_copied slide_of_asked slide_of_option] }
   let(:jonas_things) { %i[page_of_named slide_of_named] }
 
   describe 'while the class goes on' do
@@ -97,7 +109,7 @@ RSpec.describe 'Reading by address', order: :defined do
     end
 
     it 'gives who has the link the slides that the recording shows, and nothing of boards for staff' do
-      expect(gets(:watcher)).to match_array(%i[slide_of_open slide_of_closed original_of_sound])
+      expect(gets(:watcher)).to match_array(%i[slide_of_open slide_of_closed original_of_sound slide_of_asked slide_of_option])
       expect(gets(:nobody)).to eq([])
     end
 

@@ -17,7 +17,7 @@ RSpec.describe 'A class over real sockets' do
   it 'welcomes with everything one may read, and nothing else' do
     farah = join('farah')
     names = farah.wait_for('welcome')['streams'].map { |part| part['stream'] }
-    expect(names).to contain_exactly(sitting, room, exchange, "own/#{made[:sitting]}.farah", board)
+    expect(names).to contain_exactly(sitting, "questions/#{made[:sitting]}", room, exchange, "own/#{made[:sitting]}.farah", board)
     expect(farah.wait_for('welcome')['you']).to include('id' => 'farah', 'role' => 'student', 'staff' => false)
     expect(JSON.generate(farah.heard)).not_to include('private words')
   end

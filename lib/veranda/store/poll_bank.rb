@@ -32,7 +32,7 @@ module Veranda
       def showing(material)
         picture = { picture: { material: material } }
         with = [{ question: picture }, { question: { options: [picture] } }].map do |part|
-          Sequel.pg_jsonb_op(:body).contains(Sequel.pg_jsonb(part))
+          Sequel.lit('body @> CAST(? AS jsonb)', JSON.generate(part))
         end
         rows = @db[:entries].where(kind: 'poll_staged').where(Sequel.|(*with)).reverse(:at).limit(MOST_SHOWING)
         rows.select_map([:stream, Sequel.lit("body->>'id'").as(:poll)]).uniq
