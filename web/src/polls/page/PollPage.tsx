@@ -138,7 +138,13 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
           ))}
         </Box>
       )}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      {/* In reach however long the page is. */}
+      <Box
+        sx={{
+          ...{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', py: 1 },
+          ...{ position: 'sticky', bottom: { xs: -12, md: -24 }, bgcolor: 'background.paper' },
+        }}
+      >
         {round !== undefined && question.results !== 'never' && (
           <Button
             variant="contained"
