@@ -189,6 +189,7 @@ RSpec.describe 'Polls' do
     # @return [Array] what is kept while it is open, and once it is over
     def held(values)
       id = fresh_class[:sitting]
+      perform('odalys', 'class.record', "sitting/#{id}", on: true)
       wires = begin_poll(*people, question: hard, id: id)
       people.zip(values) { |who, value| expect(answer(wires, who, value, id: id)['t']).to eq('done') }
       live(wires) { |told| told['answered'] == 5 }
@@ -225,6 +226,12 @@ RSpec.describe 'Polls' do
       guesses = people.flat_map { |who| known.flat_map { |key| [OpenSSL::HMAC.hexdigest('SHA256', key, who), Digest::SHA256.hexdigest("#{key}#{who}")] } }
       expect(guesses.map { |guess| guess[0, 32] } & tokens.keys).to be_empty
       expect(open[2].to_s).not_to match(/#{people.join('|')}/)
+      # The recording tells of the poll what the house has done, and of what was answered nothing that was not shown.
+      length = staff.get("/api/recordings/#{id}").body['length']
+      seen = staff.get("/api/recordings/#{id}/entries?from=0&to=#{length}").body['entries'].select { |entry| entry['stream'].match?(/poll|answers/) }
+      expect(seen.map { |entry| entry.values_at('by', 'kind') }).to eq([%w[odalys poll_begun], %w[odalys round_opened], %w[odalys round_closed]])
+      moment = staff.get("/api/recordings/#{id}/at?t=#{length}").body['streams'].select { |name, _| name.match?(/poll|answers/) }
+      expect(JSON.generate(moment)).not_to match(/#{people.join('|')}|tally|count/)
       # Afterwards there is nothing to guess at.
       expect([over[2], ARCHIVE.db[:poll_secrets].where(poll: "poll/#{id}.p").count]).to eq([[], 0])
       expect(log).not_to match(/#{id}|poll\.answer|#{people.join('|')}/)

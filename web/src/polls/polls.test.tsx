@@ -302,14 +302,33 @@ describe('results', () => {
     expect(screen.getByText('Rule 15.')).toBeTruthy();
   });
 
-  it('go onto a board as words and bars, each within the page', () => {
-    const marks = asMarks(CROSSING, tally, 'p2');
+  it('go onto a board as words and bars, or as the picture of two rounds, each within the page', async () => {
+    const marks = await asMarks(CROSSING, { round: 1, tally }, 'p2');
     expect(marks.filter(({ kind }) => kind === 'text').map(({ text }) => text)).toEqual(
       expect.arrayContaining(['Who gives way?', '4 people answered, 75 % right', 'Red', '3', 'Green', '1']),
     );
     const bars = marks.filter(({ kind }) => kind === 'rectangle').map(({ w }) => w!);
     expect(bars[0]! / bars[1]!).toBeCloseTo(3);
-    marks.forEach(({ x, y }) => expect(x < 1_600 && y < 1_000).toBe(true));
+    const moves = {
+      count: 5,
+      ways: [
+        { from: ['green'], to: ['red'], count: 3 },
+        { from: ['red'], to: ['red'], count: 2 },
+      ],
+      right: null,
+    };
+    const flow = await asMarks(CROSSING, { round: 2, since: 1, tally, before: tally, moves }, 'p3');
+    expect(flow.filter(({ kind }) => kind === 'polygon')).toHaveLength(2);
+    expect(flow.map(({ text }) => text)).toEqual(expect.arrayContaining(['round 1', 'round 2', 'Green: 3', 'Red: 5']));
+    [...marks, ...flow].forEach(({ x, y, page }) =>
+      expect(x < 1_600 && y < 1_000 && ['p2', 'p3'].includes(page)).toBe(true),
+    );
+    const spots = await asMarks(
+      { kind: 'spot', text: 'Where?' },
+      { round: 1, tally: { count: 1, right: null, spots: [{ x: 800, y: 400, count: 1 }] } },
+      'p1',
+    );
+    expect(spots.map(({ kind, x, w }) => [kind, x + w! / 2])).toEqual([['ellipse', 820]]);
   });
 });
 

@@ -6,6 +6,7 @@ import type { SetProgress } from '../../api/shapes';
 import { openRound } from '../../live/poll';
 import { count } from '../../parts/words/times';
 import { usePollActs, usePolls } from '../usePolls';
+import { Card } from './Card';
 
 interface Props {
   sitting: string;
@@ -51,23 +52,7 @@ export function SetCard({ sitting, at, id, title, polls: ids, hint, onLook }: Pr
   const behind = (data?.people ?? []).filter(({ answered }) => answered < ids.length);
   const done = (data?.people.length ?? 0) - behind.length;
   return (
-    <Box
-      component="section"
-      aria-label={`Form: ${title}`}
-      sx={{
-        p: 1.25,
-        borderRadius: 1,
-        border: 1,
-        borderColor: open ? 'primary.main' : 'divider',
-        bgcolor: 'background.paper',
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 0.5,
-      }}
-    >
-      <Box component="strong" dir="auto" sx={{ overflowWrap: 'anywhere' }}>
-        {title || 'A form'}
-      </Box>
+    <Card label={`Form: ${title}`} title={title || 'A form'} open={open}>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         {count(ids.length, 'poll')} as one form · {open ? 'open' : begun ? 'closed' : 'not opened yet'}
       </Box>
@@ -105,6 +90,6 @@ export function SetCard({ sitting, at, id, title, polls: ids, hint, onLook }: Pr
         )}
         {begun && <Button onClick={() => onLook(id)}>Results</Button>}
       </Box>
-    </Box>
+    </Card>
   );
 }

@@ -7,6 +7,7 @@ import { openRound, type PollState } from '../../live/poll';
 import { duration } from '../../parts/words/times';
 import { lastTwo, usePollActs, usePollLive } from '../usePolls';
 import { KIND_WORDS, nameless, percent } from '../words';
+import { Card } from './Card';
 
 interface Props {
   sitting: string;
@@ -31,23 +32,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
   const [last, before] = state ? lastTwo(state) : [];
   const again = !open && rounds > 0 && rounds < POLL_LIMITS.rounds!;
   return (
-    <Box
-      component="section"
-      aria-label={`Poll: ${question.text}`}
-      sx={{
-        p: 1.25,
-        borderRadius: 1,
-        border: 1,
-        borderColor: open ? 'primary.main' : 'divider',
-        bgcolor: 'background.paper',
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 0.5,
-      }}
-    >
-      <Box component="strong" dir="auto" sx={{ overflowWrap: 'anywhere' }}>
-        {question.text}
-      </Box>
+    <Card label={`Poll: ${question.text}`} title={question.text} open={open !== undefined}>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         <Standing question={question} state={state} />
       </Box>
@@ -90,7 +75,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
         {rounds > 0 && <Button onClick={() => onLook(id)}>Results</Button>}
         {!open && (rounds > 0 || !hint) && <Button onClick={() => acts.putAway(id)}>Put away</Button>}
       </Box>
-    </Box>
+    </Card>
   );
 }
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { POLL_LIMITS } from '../../api/contracts';
+import { MOST_AT_ONCE, POLL_LIMITS } from '../../api/contracts';
 import type { StagedPoll } from '../../api/shapes';
 import { useBoard, useLive, usePlace } from '../../live/hooks';
 import { newId } from '../../live/LiveClient';
@@ -11,10 +11,10 @@ import { useSaving } from '../../parts/hooks/useSaving';
 import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
-import { asMarks } from './asMarks';
 import { WhoAnswered } from './WhoAnswered';
 import { lastTwo, usePollActs, usePollLive, useResults } from '../usePolls';
 import { isWritten, nameless } from '../words';
+import { Paper } from './Paper';
 
 interface Props {
   sitting: string;
@@ -55,36 +55,26 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
   const anew = () => setChanged((n) => n + 1);
   const shown = usePlace(sitting, at)?.shown;
   const board = useBoard(shown?.board);
-  // On a page of its own, behind the last one, which comes on show.
+  // On a page of its own, behind the last one, which comes on show; spots on the very page that was asked about.
   const toBoard = async () => {
     if (!shown || !board || !results) return;
-    const page = newId();
+    const spots = question.kind === 'spot';
+    const { asMarks } = await import('./asMarks');
+    const page = spots ? shown.page : newId();
     const stream = boardStream(shown.board);
-    const added = await client.do('board.add_page', stream, { page, after: board.pages.at(-1)! });
-    if (!added.ok) return;
-    await client.do('board.put', stream, { marks: asMarks(question, results.tally, page) });
+    if (!spots) {
+      const added = await client.do('board.add_page', stream, { page, after: board.pages.at(-1)! });
+      if (!added.ok) return;
+    }
+    await client.do('board.put', stream, {
+      marks: (await asMarks(question, results, page)).slice(0, MOST_AT_ONCE.put),
+    });
     await client.do('class.show', placeStream(sitting, at), { board: shown.board, page });
     onLeave();
   };
   const graded = question.right !== undefined;
   return (
-    <Box
-      component="section"
-      aria-label={`Results: ${question.text}`}
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        overflowY: 'auto',
-        border: 1,
-        borderColor: 'divider',
-        borderRadius: 1,
-        bgcolor: 'background.paper',
-        p: { xs: 1.5, md: 3 },
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 2,
-      }}
-    >
+    <Paper label={`Results: ${question.text}`}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <Box sx={{ flex: 1, minWidth: 220 }}>
           <Box component="h2" dir="auto" sx={{ m: 0, typography: 'h2', overflowWrap: 'anywhere' }}>
@@ -182,16 +172,17 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
           </Button>
         )}
         <Button onClick={() => save(`/api/classes/${sitting}/polls/${id}.csv`)}>Save as CSV</Button>
-        {shown && results && question.kind !== 'spot' && results.tally.count > 0 && (
-          <Button onClick={() => void toBoard()}>Put it on the board</Button>
-        )}
+        {shown &&
+          results &&
+          (question.kind !== 'spot' || question.board === shown.board) &&
+          results.tally.count > 0 && <Button onClick={() => void toBoard()}>Put it on the board</Button>}
         <span role="status">{says}</span>
       </Box>
       {who && round !== undefined && <WhoAnswered {...{ sitting, poll: id, question, round }} />}
       {state.rounds.length > 1 && (
         <Rounds {...{ state, round }} onRound={setChosen} onClear={(number, on) => acts.clear(id, number, on)} />
       )}
-    </Box>
+    </Paper>
   );
 }
 

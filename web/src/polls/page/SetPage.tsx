@@ -4,6 +4,7 @@ import type { StagedPoll } from '../../api/shapes';
 import type { PollState } from '../../live/poll';
 import { Results } from '../results/Results';
 import { lastTwo, usePollLive, useResults } from '../usePolls';
+import { Paper } from './Paper';
 
 interface Props {
   sitting: string;
@@ -17,23 +18,7 @@ interface Props {
 /** For staff, in place of the board: all polls of a form on one page. */
 export function SetPage({ sitting, title, polls, onLook, onLeave }: Props) {
   return (
-    <Box
-      component="section"
-      aria-label={`Results: ${title}`}
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        overflowY: 'auto',
-        border: 1,
-        borderColor: 'divider',
-        borderRadius: 1,
-        bgcolor: 'background.paper',
-        p: { xs: 1.5, md: 3 },
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 3,
-      }}
-    >
+    <Paper label={`Results: ${title}`}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         <Box component="h2" dir="auto" sx={{ m: 0, typography: 'h2', flex: 1 }}>
           {title || 'A form'}
@@ -43,7 +28,7 @@ export function SetPage({ sitting, title, polls, onLook, onLeave }: Props) {
       {polls.map(({ poll, state }) => (
         <One key={poll.id} {...{ sitting, poll, state, onLook }} />
       ))}
-    </Box>
+    </Paper>
   );
 }
 

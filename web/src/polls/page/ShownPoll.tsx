@@ -6,6 +6,7 @@ import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
 import { optionsOf, taskOf } from '../words';
+import { Paper } from './Paper';
 
 interface Props {
   question: Question;
@@ -26,23 +27,7 @@ export function ShownPoll({ question, shown, onLeave, onSeal }: Props) {
   // Where people went takes a wide picture.
   const asTable = wanted ?? (!wide && !!moves?.ways);
   return (
-    <Box
-      component="section"
-      aria-label={`Shown: ${question.text}`}
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        overflowY: 'auto',
-        border: 1,
-        borderColor: 'divider',
-        borderRadius: 1,
-        bgcolor: 'background.paper',
-        p: { xs: 1.5, md: 3 },
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 2,
-      }}
-    >
+    <Paper label={`Shown: ${question.text}`}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <Box sx={{ flex: 1, minWidth: 200 }}>
           <Box component="h2" dir="auto" sx={{ m: 0, typography: 'h1', overflowWrap: 'anywhere' }}>
@@ -77,7 +62,7 @@ export function ShownPoll({ question, shown, onLeave, onSeal }: Props) {
           )}
         </Box>
       )}
-    </Box>
+    </Paper>
   );
 }
 
