@@ -229,9 +229,9 @@ RSpec.describe 'A class that is asked', type: :journey do
     'order' => [{ options: options }, ->(page) { [2, 0, 1].each { |i| page.all('form [aria-pressed]')[i].click } }, %w[c a b]],
     'short' => [{}, ->(page) { page.find('form textarea:not([aria-hidden])').set('One long blast') }, 'One long blast'],
     'cloud' => [{}, lambda { |page|
-      page.find('form input').set('horn')
+      page.find('form [aria-label$="Word 1"]').set('horn')
       page.click_button('One more word')
-      page.all('form input').last.set('bell')
+      page.find('form [aria-label$="Word 2"]').set('bell')
     }, %w[horn bell]],
     'scale' => [{ ends: %w[not quite] }, ->(page) { page.find('form [role=radio]', text: '4').click }, 4],
     'number' => [{ unit: 'm' }, ->(page) { page.find('form input').set('2,7 m') }, 2.7],
