@@ -253,7 +253,7 @@ RSpec.describe 'A class that is asked', type: :journey do
       end
       expect(answers(kind).by_person(1)).to eq('nils' => kept, 'farah' => kept)
       odalys.find("[aria-label='Poll: #{question[:text]}']", wait: 15).find_button('Results').click
-      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered', wait: 15)
+      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered', wait: 30)
       fits("results of #{kind}", odalys, 1280)
       odalys.click_button('As a table')
       expect(odalys).to have_css('table')

@@ -50,6 +50,7 @@ export function usePollLive(sitting: string, poll: string, state: PollState | un
     queryFn: () => get<PollLive>(`/api/classes/${sitting}/polls/${poll}/live`),
     enabled: round !== undefined,
     refetchInterval: round?.closed_at === null ? ASK_EVERY : false,
+    refetchIntervalInBackground: true,
     gcTime: 0,
   });
   const asked = data?.round === round?.round ? data : undefined;
