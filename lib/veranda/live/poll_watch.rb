@@ -9,12 +9,15 @@ module Veranda
     class PollWatch
       # s
       EVERY = 0.25
+      # How often in a row what is refused is tried: the house may be busy for a while, and what is refused for good is not asked for ever.
+      MOST_TRIES = 8
 
       # @param gathering [Gathering]
       def initialize(gathering)
         @gathering = gathering
         @due = {}
         @under_way = {}
+        @tries = Hash.new(0)
         @ready = Async::Notification.new
       end
 
@@ -48,15 +51,22 @@ module Veranda
         return count_votes(stream, sitting) if names.kind(stream) == :questions
 
         @gathering.hub.aside(:poll_live, sitting: sitting, poll: names.part(stream)) do |done, live|
-          @under_way.delete(stream)
-          next answered(stream) unless done
-
+          over(stream, done)
           message = { t: 'results', stream: stream, live: live }
           @gathering.send_transient(names.staff(sitting), JSON.generate(message), pass_on: true) if live
         end
       end
 
-      def count_votes(stream, sitting) = @gathering.hub.aside(:count_votes, sitting: sitting) { @under_way.delete(stream) }
+      def count_votes(stream, sitting) = @gathering.hub.aside(:count_votes, sitting: sitting) { |done| over(stream, done) }
+
+      def over(stream, done)
+        @under_way.delete(stream)
+        if done || (@tries[stream] += 1) >= MOST_TRIES
+          @tries.delete(stream)
+        else
+          answered(stream)
+        end
+      end
     end
   end
 end
