@@ -37,6 +37,8 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
   def from_below(name)
     press(name)
     yield
+    # Some of what is pressed puts the sheet away by itself, which takes a moment.
+    settle(odalys)
     press('Put away') if odalys.has_button?('Put away', wait: 0.5)
   end
 

@@ -15,11 +15,16 @@ RSpec.describe 'A class that is asked', type: :journey do
   def enter(who, phone: false, at: "/classes/#{sitting}")
     session = browser(who, server)
     token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true) if phone
+    height(session, 844) if phone
     session.visit("#{server.address}/enter/#{token}")
     expect(session).to have_css('h1')
     session.visit("#{server.address}#{at}")
     session
+  end
+
+  # A phone's.
+  def height(session, height)
+    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: height, deviceScaleFactor: 1, mobile: true)
   end
 
   define_method(:fits) do |what, session, width|
@@ -111,6 +116,10 @@ RSpec.describe 'A class that is asked', type: :journey do
     fits('shown', farah, 1280)
     expect(nils).to have_css('table td', text: 'Green')
     fits('shown, on a phone', nils, 390)
+    # With a keyboard or notices up, little room is left.
+    height(nils, 520)
+    fits('shown, on a phone, with little room', nils, 390)
+    height(nils, 844)
     nils.click_button('Back to the board')
     expect(nils).to have_no_css('table')
     odalys.click_button('Seal it', match: :first)
@@ -253,7 +262,7 @@ RSpec.describe 'A class that is asked', type: :journey do
       end
       expect(answers(kind).by_person(1)).to eq('nils' => kept, 'farah' => kept)
       odalys.find("[aria-label='Poll: #{question[:text]}']", wait: 15).find_button('Results').click
-      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered', wait: 30)
+      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered', wait: 15)
       fits("results of #{kind}", odalys, 1280)
       odalys.click_button('As a table')
       expect(odalys).to have_css('table')

@@ -62,6 +62,24 @@ RSpec.describe 'Questions' do
     expect(jonas.give('question.vote', stream, { id: 'a', on: true })['t']).to eq('done')
   end
 
+  it 'that nobody reviewed in class are reviewed after it, by staff alone' do
+    farah, odalys = %w[farah odalys].map { |who| join(who) }
+    set(review: true)
+    farah.wait { |message| message['kind'] == 'questions_set' }
+    %w[a b].each { |id| expect(ask(farah, id, "Question #{id}?")['t']).to eq('done') }
+    odalys.do('class.end', "sitting/#{sitting}")
+    lesson = ARCHIVE.sittings.fetch(sitting)[:lesson_id]
+    told = ->(who) { VisitorClient.new(server, as: who).get("/api/lessons/#{lesson}/questions").body['classes'].flat_map { |row| row['questions'] } }
+    waiting = -> { staff.get('/api/desk').body['waiting']['questions'].find { |row| row['id'] == lesson }&.fetch('count') }
+    expect([told.call('odalys').map { |row| row['state'] }, told.call('farah'), waiting.call]).to eq([%w[waiting waiting], [], 2])
+    path = "/api/classes/#{sitting}/questions"
+    expect(VisitorClient.new(server, as: 'farah').post("#{path}/a", { pass: true }).status).to eq(403)
+    expect([staff.post("#{path}/a", { pass: true }), staff.post("#{path}/b", { pass: false })].map(&:status)).to eq([200, 200])
+    expect([told.call('farah').map { |row| row.values_at('id', 'state') }, waiting.call]).to eq([[%w[a open]], 1])
+    staff.post("#{path}/a", { words: 'Yes.' })
+    expect([told.call('farah').map { |row| row['answer'] }, waiting.call]).to eq([['Yes.'], nil])
+  end
+
   it 'without a name tell nobody whose they are, not even their neighbours in the log' do
     wires = %w[farah jonas odalys].to_h { |who| [who, join(who)] }
     set(nameless: true)

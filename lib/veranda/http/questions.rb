@@ -21,13 +21,17 @@ module Veranda
         json(classes: aside(:lesson_questions, lesson: id, person: person.id, teaches: person.staff?))
       end
 
-      ANSWER = Core::Contract.define { optional(:words).value(:string, max_size?: Core::Questions::Finish::LONGEST) }
+      ANSWER = Core::Contract.define do
+        optional(:words).value(:string, max_size?: Core::Questions::Finish::LONGEST)
+        optional(:pass).value(:bool)
+      end
 
-      # Answers one in writing.
+      # Answers one in writing; or, with `pass`, reviews one that nobody came to review in class.
       post '/api/classes/:id/questions/:question' do |id, question|
         person = staff!(lesson_of(id))
-        Deciding::Perform.call(archive.log, 'question.done', { id: question, **Core::Contract.check(ANSWER, input) },
-                               stream: Core::Streams::StreamName.questions(id), by: person)
+        wish = Core::Contract.check(ANSWER, input)
+        name, wish = wish.key?(:pass) ? ['question.review', wish.slice(:pass)] : ['question.done', wish]
+        Deciding::Perform.call(archive.log, name, { id: question, **wish }, stream: Core::Streams::StreamName.questions(id), by: person)
         json({})
       end
 

@@ -37,6 +37,9 @@ module Veranda
       # @return [Array<Hash>] what everyone could read
       def questions = state(@stream).all.values
 
+      # @return [Array<Hash>] what staff have yet to review
+      def to_review = waiting.select { |question| question[:state] == 'waiting' }
+
       private
 
       def state(name) = @log.state(name).first

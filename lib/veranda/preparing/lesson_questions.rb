@@ -15,7 +15,7 @@ module Veranda
       end
 
       # @param person [String] id
-      # @param teaches [Boolean] whether they see all classes, and not only those that they were in
+      # @param teaches [Boolean] whether they see all classes, and not only those that they were in, and what is yet to be reviewed
       # @return [Array<Hash>] `{ sitting:, title:, at:, recorded:, questions: }`, the latest first; `recorded` whether they may watch it
       def call(person, teaches:)
         rows = @archive.sittings.of_lesson(@lesson_id).select { |row| row[:status] == 'ended' }.first(MOST)
@@ -28,7 +28,8 @@ module Veranda
         sitting = @archive.sittings.state(row[:id])
         return unless teaches || sitting.in?(person)
 
-        questions = ClassQuestions.new(@archive, row[:id]).questions
+        asked = ClassQuestions.new(@archive, row[:id])
+        questions = asked.questions + (teaches ? asked.to_review : [])
         return if questions.empty?
 
         { sitting: row[:id], title: sitting.title, at: sitting.opened_at, recorded: recorded?(row, teaches), questions: questions }

@@ -19,11 +19,12 @@ module Veranda
 
       # How the last round of a poll comes along.
       # @param id [String] of the poll
-      # @return [Hash] `{ round:, answered:, expected:, missing:, more:, results: }`
-      def live(id)
+      # @param at [Integer] ms since the epoch; of several counts that meet somewhere, the latest is right
+      # @return [Hash] `{ at:, round:, answered:, expected:, missing:, more:, results: }`
+      def live(id, at: now)
         staged!(id)
         round = poll(id).rounds.last&.fetch(:round) or raise no_round
-        { round: round, **who(id, round), results: results(id, round) }
+        { at: at, round: round, **who(id, round), results: results(id, round) }
       end
 
       # @param round [Integer, nil] the last one that counts
@@ -40,7 +41,7 @@ module Veranda
       # @param by [Hash] who shows it
       # @param tell [Boolean] whether what is right is told too
       # @param at [Integer] ms since the epoch
-      def show(id, by:, tell:, at: Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond), **rounds)
+      def show(id, by:, tell:, at: now, **rounds)
         input = { poll: id, results: brief(of(id, **rounds), tell: tell), tell: tell }
         Deciding::Perform.call(@log, 'poll.show', input, stream: names.staff(@sitting_id), by: Core::Person.new(**by), at: at)
       end
@@ -86,6 +87,7 @@ module Veranda
       private
 
       def names = Core::Streams::StreamName
+      def now = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
       def staff = @staff ||= @log.state(names.staff(@sitting_id)).first
       def sitting = @sitting ||= @log.state(names.sitting(@sitting_id)).first
       def poll(id) = (@poll ||= {})[id] ||= @log.state(names.poll(@sitting_id, id)).first

@@ -31,7 +31,7 @@ module Veranda
           @socket = socket
           say(t: 'hello', v: Live::Protocol::VERSION, sitting: sitting_id)
           listener = Async { listen }
-          Student.new(self, look: -> { @view }, rng: @rng, pace: pace).act(seconds)
+          Student.new(self, look: -> { look }, rng: @rng, pace: pace).act(seconds)
           listener.stop
         end
       end
@@ -47,7 +47,6 @@ module Veranda
       # Follows the class and its main room, as far as it is let in.
       def listen
         @states = {}
-        @view = Student::View.new
         while (message = @socket.read)
           facts = JSON.parse(message.buffer, symbolize_names: true)
           case facts[:t]
@@ -66,27 +65,28 @@ module Veranda
         return unless FOLLOWED.match?(part[:stream]) && part[:view]
 
         @states[part[:stream]] = Core::Streams::Fold.restore(part[:stream], part[:view])
-        look
       end
 
       def follow(facts)
-        state = @states[facts[:stream]] or return
-
-        state.apply(Core::Streams::Entry.new(at: facts[:at], actor: facts[:by], kind: facts[:kind], body: facts[:body]))
-        look
+        @states[facts[:stream]]&.apply(Core::Streams::Entry.new(at: facts[:at], actor: facts[:by], kind: facts[:kind], body: facts[:body]))
       end
 
+      # The class as it is now; a poll that is talked over may take answers since.
       def look
         sitting = @states.each_value.grep(Core::Sittings::Sitting).first
         stream, place = @states.find { |_, state| state.is_a?(Core::Sittings::Place) }
         own = @states.each_value.grep(Core::Sittings::OwnFacts).first
         at = stream ? Core::Streams::StreamName.part(stream) : Core::Sittings::Places::MAIN
-        @view = Student::View.new(sitting, place&.shown, at, false, own&.asked&.fetch(:room), polls)
+        Student::View.new(sitting, place&.shown, at, false, own&.asked&.fetch(:room), polls)
       end
 
+      # @return [Array<Hash>] polls that take answers now
       def polls
-        open = @states.select { |_, state| state.is_a?(Core::Polls::Poll) && state.round }
-        open.map { |stream, state| { id: Core::Streams::StreamName.part(stream), round: state.round[:round], question: state.question } }
+        now = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
+        @states.filter_map do |stream, state|
+          round = state.is_a?(Core::Polls::Poll) && state.taking(now)
+          { id: Core::Streams::StreamName.part(stream), round: round, question: state.question } if round
+        end
       end
 
       # @return [String] id of the class

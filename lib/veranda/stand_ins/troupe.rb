@@ -84,8 +84,8 @@ module Veranda
       # @return [Array<Hash>] polls that take answers now, with what is right, so that they can be as wrong as is wished
       def polls(staff, place, performer)
         staff.polls.for_place(place).filter_map do |row|
-          round = performer.copy(Core::Streams::StreamName.poll(@sitting_id, row[:id])).state.round
-          { id: row[:id], round: round[:round], question: row[:question] } if round && round[:from] <= @hub.clock.call
+          round = performer.copy(Core::Streams::StreamName.poll(@sitting_id, row[:id])).state.taking(@hub.clock.call)
+          { id: row[:id], round: round, question: row[:question] } if round
         end
       end
 

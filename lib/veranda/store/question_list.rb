@@ -2,9 +2,9 @@
 
 module Veranda
   module Store
-    # What was asked in classes that are over and has no answer yet.
+    # What was asked in classes that are over and has no answer yet, or was not even reviewed.
     class QuestionList
-      OVER = %w[question_answered question_merged].freeze
+      OVER = %w[question_answered question_merged question_reviewed].freeze
 
       # @param db [Sequel::Database]
       def initialize(db)
@@ -15,11 +15,12 @@ module Veranda
       # @return [Hash{String => Integer}] how many are unanswered, by lesson; rehearsals left out
       def unanswered(lessons)
         sittings = @db[:sittings].where(lesson_id: lessons, rehearsal: false, status: 'ended').select_hash(:id, :lesson_id)
-        streams = sittings.keys.map { |id| Core::Streams::StreamName.questions(id) }
+        names = Core::Streams::StreamName
+        streams = sittings.keys.flat_map { |id| [names.questions(id), names.asked(id)] }
         rows = @db[:entries].where(stream: streams,
                                    kind: ['question_asked',
                                           *OVER]).select_map([:stream, :kind, Sequel.lit("body->>'id'").as(:id)])
-        by_lesson = rows.group_by { |stream, *| sittings[Core::Streams::StreamName.id(stream)] }
+        by_lesson = rows.group_by { |stream, *| sittings[names.id(stream)] }
         by_lesson.transform_values { |some| left(some) }.reject { |_, count| count.zero? }
       end
 
@@ -27,7 +28,9 @@ module Veranda
 
       def left(rows)
         asked, over = rows.partition { |_, kind, _| kind == 'question_asked' }
-        (asked.map(&:last) - over.map(&:last)).length
+        # What was let through is asked anew, on the stream that all read.
+        key = ->((stream, _, id)) { [stream, id] }
+        (asked.map(&key) - over.map(&key)).length
       end
     end
   end

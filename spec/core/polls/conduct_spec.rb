@@ -84,6 +84,7 @@ RSpec.describe 'Polls in a class' do
     expect { staff('open', round: 3) }.to refusing(:no_such_round)
     staff('open', round: 2, talk: 120)
     expect { answer(:farah, 'red', round: 2) }.to refusing(:poll_not_yet)
+    expect([hall.clock, hall.clock + 120_000].map { |at| poll.taking(at) }).to eq([nil, 2])
     hall.clock += 120_000
     %i[farah jonas].each { |who| answer(who, 'red', round: 2) }
     found = results.of(2, since: 1)

@@ -17,7 +17,7 @@ import { termsOf } from './words';
 
 const server = vi.hoisted(() => ({
   mine: [] as MyAnswer[],
-  live: null as PollLive | null,
+  live: null as PollLive | Promise<PollLive> | null,
   asked: [] as [string, unknown][],
 }));
 vi.mock('../api/http', () => ({
@@ -66,7 +66,8 @@ const staged = (id: string, more: Partial<StagedPoll> = {}): StagedPoll => ({
   away: false,
   ...more,
 });
-const live = (answered: number, right: number | null): PollLive => ({
+const live = (answered: number, right: number | null, at = 1): PollLive => ({
+  at,
   round: 1,
   answered,
   expected: 12,
@@ -81,6 +82,9 @@ function shown(children: ReactNode, given: Parameters<typeof connection>[0]) {
   render(<QueryClientProvider client={client}>{children}</QueryClientProvider>, { wrapper: made.wrapper });
   return made;
 }
+
+/** Until whatever was to happen at once has happened. */
+const pause = () => new Promise((later) => setTimeout(later, 20));
 
 beforeEach(() => {
   server.mine = [];
@@ -218,6 +222,22 @@ describe('staff', () => {
     await waitFor(() => expect(screen.getByText('not yet: 1')).toBeTruthy());
   });
 
+  it('see what was counted last, however late an older count arrives', async () => {
+    let arrive: (older: PollLive) => void = () => {};
+    server.live = new Promise<PollLive>((settle) => (arrive = settle));
+    const { tell } = sheet(poll());
+    tell({ t: 'results', stream: 'poll/s.p', live: live(2, null, 20) });
+    expect(screen.getByRole('region', { name: /Poll:/ }).textContent).toContain('2 of 12 answered');
+    await act(async () => {
+      await pause();
+      arrive(live(1, null, 10));
+      await pause();
+    });
+    expect(screen.getByRole('region', { name: /Poll:/ }).textContent).toContain('2 of 12 answered');
+    tell({ t: 'results', stream: 'poll/s.p', live: live(3, null, 30) });
+    expect(screen.getByRole('region', { name: /Poll:/ }).textContent).toContain('3 of 12 answered');
+  });
+
   it('are told when it is worth that pairs talk, and have it done by one key', async () => {
     server.live = live(11, 0.45);
     const { asked } = sheet(poll({ rounds: [round(1, { closed_at: 5 })] }));
@@ -229,10 +249,14 @@ describe('staff', () => {
 
   it('close what is open, open another round, show it with what is right, and look at it', async () => {
     const { asked } = sheet(poll());
+    // Nobody has answered, so that there is nothing to show.
+    expect((screen.getByRole('button', { name: 'Show it' }) as HTMLButtonElement).disabled).toBe(true);
     fireEvent.click(screen.getByRole('button', { name: 'Close' }));
     expect(asked()).toEqual([['poll.close', { poll: 'p', round: 1 }]]);
     cleanup();
+    server.live = live(11, 0.45);
     const over = sheet(poll({ rounds: [round(1, { closed_at: 5 })] }));
+    await screen.findByText(/of 12 answered/);
     fireEvent.click(screen.getByRole('button', { name: 'Round 2' }));
     expect(over.asked()).toEqual([['poll.open', { poll: 'p', round: 2 }]]);
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Show it' })));

@@ -45,7 +45,7 @@ export function usePollLive(sitting: string, poll: string, state: PollState | un
   const stream = pollStream(sitting, poll);
   const told = useSyncExternalStore(live.subscribe, () => live.pollLive(stream));
   const round = state?.rounds.at(-1);
-  const { data, dataUpdatedAt } = useQuery({
+  const { data: asked } = useQuery({
     queryKey: ['poll-live', sitting, poll, round?.round, round?.closed_at],
     queryFn: () => get<PollLive>(`/api/classes/${sitting}/polls/${poll}/live`),
     enabled: round !== undefined,
@@ -53,13 +53,11 @@ export function usePollLive(sitting: string, poll: string, state: PollState | un
     refetchIntervalInBackground: true,
     gcTime: 0,
   });
-  const asked = data?.round === round?.round ? data : undefined;
-  // What was asked for once it was closed is the whole of it.
-  if (asked && (round?.closed_at || dataUpdatedAt > (told?.at ?? 0))) return asked;
-  return told?.live.round === round?.round ? told?.live : asked;
+  // What was counted earlier may arrive later.
+  return [told, asked].filter((live) => live?.round === round?.round).sort((one, other) => other!.at - one!.at)[0];
 }
 
-/** @returns what a round came to, or two side by side */
+/** @returns what a round came to, or two side by side; nothing is asked for while there is no round */
 export const useResults = (
   sitting: string,
   poll: string,

@@ -52,7 +52,7 @@ interface OfClassProps {
 
 function OfClass({ row, staff, onAnswered }: OfClassProps) {
   const { save, says } = useSaving();
-  const left = row.questions.filter(({ state }) => state === 'open');
+  const left = row.questions.filter(({ state }) => state === 'open' || state === 'waiting');
   const answered = row.questions.filter(({ state }) => state === 'answered');
   return (
     <Box component="section" aria-label={`Questions of ${row.at ? day(row.at) : 'a class'}`} sx={{ mb: 4 }}>
@@ -76,7 +76,10 @@ function Row({ row, question, staff, onAnswered }: OfClassProps & { question: As
     name ?? 'no name',
     votes > 0 ? `${votes} asked this too` : null,
     state === 'open' ? 'no answer yet' : null,
+    state === 'waiting' ? 'to review, only staff see this' : null,
   ];
+  const send = (wish: { words?: string; pass?: boolean }) =>
+    void post(`/api/classes/${row.sitting}/questions/${id}`, wish).then(onAnswered);
   return (
     <Box component="article" aria-label={text} sx={{ py: 1.5, borderBottom: 1, borderColor: 'divider' }}>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{told.filter((words) => words !== null).join(' · ')}</Box>
@@ -93,13 +96,13 @@ function Row({ row, question, staff, onAnswered }: OfClassProps & { question: As
       )}
       {staff && state === 'open' && (
         <Box sx={{ mt: 1 }}>
-          <Words
-            label="Answer in writing"
-            lines={2}
-            most={2_000}
-            value=""
-            onSave={(words) => void post(`/api/classes/${row.sitting}/questions/${id}`, { words }).then(onAnswered)}
-          />
+          <Words label="Answer in writing" lines={2} most={2_000} value="" onSave={(words) => send({ words })} />
+        </Box>
+      )}
+      {state === 'waiting' && (
+        <Box sx={{ mt: 1, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          <Button onClick={() => send({ pass: true })}>Let all see</Button>
+          <Button onClick={() => send({ pass: false })}>Keep to staff</Button>
         </Box>
       )}
     </Box>

@@ -57,7 +57,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
         )}
         {last !== undefined && question.results !== 'never' && (
           <Button
-            disabled={acts.show.isPending}
+            disabled={acts.show.isPending || (!state?.shown && !live?.answered)}
             onClick={() =>
               state?.shown
                 ? acts.seal(id)

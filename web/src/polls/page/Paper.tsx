@@ -19,6 +19,8 @@ export function Paper({ label, children }: { label: string; children: ReactNode 
         display: 'flex',
         flexDirection: 'column',
         gap: 2,
+        // What scrolls sideways is not squeezed: the sheet scrolls.
+        '& > *': { flexShrink: 0 },
       }}
     >
       {children}

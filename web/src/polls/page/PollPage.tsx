@@ -13,7 +13,7 @@ import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
 import { WhoAnswered } from './WhoAnswered';
 import { lastTwo, usePollActs, usePollLive, useResults } from '../usePolls';
-import { isWritten, nameless } from '../words';
+import { isWritten, nameless, people } from '../words';
 import { Paper } from './Paper';
 
 interface Props {
@@ -43,14 +43,15 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
   const open = openRound(state);
   // While a round is open it is looked at by itself.
   const since = beside && round === last && !open ? before : undefined;
+  const coming = open !== undefined && round === open.round;
   const asked = useResults(
     sitting,
     id,
-    round,
+    coming ? undefined : round,
     since,
     `${state.rounds.map(({ closed_at }) => closed_at).join()} ${changed}`,
   );
-  const results = open && round === open.round && live ? live.results : asked.data;
+  const results = coming ? live?.results : asked.data;
   const asTable = wanted ?? (!wide && !!results?.moves?.ways);
   const anew = () => setChanged((n) => n + 1);
   const shown = usePlace(sitting, at)?.shown;
@@ -82,7 +83,7 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
           </Box>
           <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
             {since !== undefined && results?.moves
-              ? `the same ${results.moves.count} people in both rounds; `
+              ? `the same ${people(results.moves.count)} in both rounds; `
               : round !== undefined && `round ${round}; `}
             {state.shown ? 'shown to all' : 'sealed, only staff see this'}
             {nameless(question) && '; no names'}
@@ -139,7 +140,7 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
           <Button
             variant="contained"
             color="primary"
-            disabled={acts.show.isPending}
+            disabled={acts.show.isPending || (!state.shown && !results?.tally.count)}
             onClick={() =>
               state.shown
                 ? acts.seal(id)

@@ -5,7 +5,7 @@ import type { PollShown, Question } from '../../api/shapes';
 import { useWide } from '../../parts/hooks/useWide';
 import { Flow, Gain } from '../results/Flow';
 import { Results } from '../results/Results';
-import { optionsOf, taskOf } from '../words';
+import { optionsOf, people, taskOf } from '../words';
 import { Paper } from './Paper';
 
 interface Props {
@@ -34,7 +34,7 @@ export function ShownPoll({ question, shown, onLeave, onSeal }: Props) {
             {question.text}
           </Box>
           <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
-            {moves ? `the same ${moves.count} people in both rounds` : taskOf(question).toLowerCase()}
+            {moves ? `the same ${people(moves.count)} in both rounds` : taskOf(question).toLowerCase()}
           </Box>
         </Box>
         <Button aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>

@@ -41,6 +41,10 @@ module Veranda
           !round.nil? && round[:round] == number && at >= round[:from] && (round[:ends_at].nil? || at <= round[:ends_at])
         end
 
+        # @param at [Integer] ms since the epoch
+        # @return [Integer, nil] number of the round that takes answers at a time
+        def taking(at) = round&.fetch(:round)&.then { |number| number if takes?(number, at) }
+
         # @return [Boolean] whether staff never learn who answered what
         def nameless? = begun? && Question.nameless?(@question)
 
