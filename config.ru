@@ -8,7 +8,8 @@ Zeitwerk::Loader.eager_load_all
 archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url),
                                       files: Veranda::Environment.files)
 aside = Veranda::Aside::Pools.new
-hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1, aside: aside)
+stage = Veranda::Stage::Studio.new(Veranda::Environment.stage)
+hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1, aside: aside, stage: stage)
 
 run Veranda::Http::App.build(archive: archive, hub: hub, aside: aside, secret: Veranda::Environment.session_secret,
                              root: File.join(Veranda::ROOT, 'web/dist'), secure: Veranda::Environment.secure?)

@@ -18,6 +18,13 @@ module Veranda
     # @return [String] folder for materials and what is made of them
     def files = ENV.fetch('VERANDA_FILES', File.join(var, 'files'))
 
+    # How the media server is reached, as whoever has started it wrote down.
+    # @return [Hash, nil] nil where there is none
+    def stage
+      path = ENV.fetch('VERANDA_STAGE', '')
+      JSON.parse(File.read(path), symbolize_names: true) unless path.empty?
+    end
+
     # @return [Integer] how many server processes there are
     def processes = Integer(ENV.fetch('PROCESSES', '1'))
 

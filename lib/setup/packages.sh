@@ -3,6 +3,8 @@
 PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev zlib1g-dev postgresql curl"
 # What the workshop works with: documents, pictures, sound, and the fonts documents most often ask for.
 PACKAGES_TO_RUN="$PACKAGES_TO_RUN libreoffice-impress-nogui libreoffice-writer-nogui poppler-utils qpdf librsvg2-bin libvips-tools ffmpeg woff2 fontconfig fonts-dejavu-core fonts-liberation fonts-crosextra-carlito fonts-crosextra-caladea"
+# Sound and picture of classes, and the address they go by.
+PACKAGES_TO_RUN="$PACKAGES_TO_RUN janus janus-tools iproute2 util-linux"
 PACKAGES_TO_TEST="chromium chromium-driver"
 
 missing_packages() {
@@ -22,7 +24,15 @@ install_packages() {
   # The cluster is our own, in var/; Debian's default one is not wanted.
   as_root mkdir -p /etc/postgresql-common
   [ -e /etc/postgresql-common/createcluster.conf ] || echo 'create_main_cluster = false' | as_root tee /etc/postgresql-common/createcluster.conf >/dev/null
+  # Nor is the media server as its package has it: open to everybody, run as root, with secrets that all know.
+  case " $missing " in *"janus"*) as_root mkdir -p /etc/systemd/system && as_root ln -sfn /dev/null /etc/systemd/system/janus.service ;; esac
   # shellcheck disable=SC2086
   as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >var/packages.log 2>&1 ||
     { tail -5 var/packages.log; fail "Debian packages could not be installed; var/packages.log says why."; }
+  case " $missing " in
+    *"janus"*)
+      as_root update-rc.d janus disable >/dev/null 2>&1 || true
+      [ ! -d /run/systemd/system ] && [ -x /etc/init.d/janus ] && as_root /etc/init.d/janus stop >/dev/null 2>&1 || true
+      ;;
+  esac
 }

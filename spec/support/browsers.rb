@@ -24,7 +24,8 @@ module Browsers
     end
   end
 
-  Capybara.default_max_wait_time = 8
+  # Other work may share the machine; what comes in time is not waited for.
+  Capybara.default_max_wait_time = 20
   Capybara.enable_aria_label = true
 
   # Somebody's own browser.

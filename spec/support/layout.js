@@ -20,6 +20,13 @@
       wrong.push(`${name(one)} is to be moved sideways by ${one.scrollWidth - one.clientWidth} px`);
   }
 
+  // Less than a line or two of what there is.
+  for (const one of document.querySelectorAll('body *')) {
+    if (one.matches('textarea, input') || !shown(one) || !['auto', 'scroll'].includes(getComputedStyle(one).overflowY)) continue;
+    if (one.scrollHeight > one.clientHeight + 4 && one.clientHeight > 0 && one.clientHeight < 56)
+      wrong.push(`${name(one)} shows ${one.clientHeight} of ${one.scrollHeight} px`);
+  }
+
   const controls = [...document.querySelectorAll('button, a[href], [role=slider], select, textarea, input:not([type=hidden]):not([type=file])')];
   for (const one of controls) {
     if (!shown(one) || hidden(one) || one.disabled) continue;

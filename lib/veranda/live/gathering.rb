@@ -24,7 +24,7 @@ module Veranda
         @performer = Deciding::Performer.new(hub.archive.log) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
         @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
-        @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock)
+        @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes)
         @rounds = Rounds.new(self, welcomes: @welcomes)
         @poll_watch = PollWatch.new(self)
@@ -153,6 +153,7 @@ module Veranda
       # @param on_purpose [Boolean] whether they said goodbye
       def part(peer, on_purpose:)
         @peers.delete(peer)
+        @hub.stage.part(peer)
         @listeners.remove_everywhere(peer)
         @hub.presence.part(self, peer.sitting_id, peer.person, on_purpose: on_purpose) if peer.sitting_id
       end

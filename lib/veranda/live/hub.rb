@@ -7,6 +7,7 @@ module Veranda
     # The live side of one server process: its gatherings, the bus to other processes, presence
     # and the regular rounds. Everything runs as fibers of the reactor that {#start} is called in.
     class Hub
+      NOW = -> { Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond) }
       # Seconds between rounds.
       TIMING_EVERY = 5
       ROOMS_EVERY = 1
@@ -21,15 +22,19 @@ module Veranda
       # @return [Pace]
       attr_reader :pace
       attr_reader :archive, :clock, :presence, :process
+      # @return [Stage::Studio]
+      attr_reader :stage
 
       # @param archive [Store::Archive]
       # @param alone [Boolean] whether this is the only server process
       # @param clock [#call] ms since the epoch
       # @param aside [#call, nil] has something done by the process beside, see {Aside::Pool#call}
-      def initialize(archive, alone: true, aside: nil, clock: -> { Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond) })
+      # @param stage [Stage::Studio] sound and picture
+      def initialize(archive, alone: true, aside: nil, stage: Stage::Studio.new(nil), clock: NOW)
         @archive = archive
         @alone = alone
         @aside = aside
+        @stage = stage
         @clock = clock
         @process = Store::Ids.call
         @bus = Bus.new(archive.db, @process)
@@ -46,6 +51,7 @@ module Veranda
 
         # Falcon serves each connection in a task of its own; ours must not end with one of them.
         @root = task.reactor
+        @stage.start(self)
         background { listen }
         background { every(TIMING_EVERY) { gatherings.each(&:keep_time) } }
         background { every(ROOMS_EVERY) { gatherings.each(&:keep_rooms) } }
@@ -102,14 +108,15 @@ module Veranda
         peers.each { |peer| peer.close unless still.include?(peer.person.id) }
       end
 
-      # Has something done by the process beside that follows what happened in a class. What fails is tried again by whatever comes next.
+      # Has something done by the process beside that follows what happened in a class, which is then one among those who take
+      # turns. What fails is tried again by whatever comes next.
       # @param name [Symbol] see {Aside::Tasks}
       # @yieldparam done [Boolean] whether it was done, once it is over
       # @yieldparam result [Object]
       def aside(name, **arguments)
         background do
           done = false
-          result = @aside&.call(Deciding::Perform::HOUSE.id, name, arguments)
+          result = @aside&.call("house of #{arguments[:sitting]}", name, arguments)
           done = true
         rescue Core::Refusal => e
           Complaint.of(self, "#{name} was not done", e)

@@ -19,6 +19,8 @@ module Veranda
       attr_accessor :rights
       # @return [Array<String>] streams that they look at besides those they are told of by themselves
       attr_accessor :following
+      # @return [String, nil] id of the place of the class that they are in
+      attr_accessor :place
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -107,6 +109,7 @@ module Veranda
         when 'do' then order(message)
         when 'now' then glimpse(message)
         when 'follow' then follow(message)
+        when 'stage' then stage(message)
         when 'ping' then send_message(t: 'pong')
         when 'bye' then @parted = true
         end
@@ -165,6 +168,15 @@ module Veranda
         end
 
         @gathering.follow(self, message[:streams].uniq)
+      end
+
+      def stage(message)
+        raise Core::Refusal.new(:say_hello, 'Say hello first.') unless @gathering && @welcomed
+        unless @hub.rates.of(@person_id).commands.take
+          raise Core::Refusal.new(:too_fast, 'That was too much at once. Try again in a moment.')
+        end
+
+        @hub.stage.hear(self, @gathering, message)
       end
 
       def answer(outcome, since)

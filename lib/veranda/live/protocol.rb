@@ -42,6 +42,16 @@ module Veranda
           required(:t).filled(:string)
           required(:streams).value(:array, max_size?: MOST_FOLLOWED).each(:string, format?: BOARD)
         end,
+        'stage' => Core::Contract.define do
+          required(:t).filled(:string)
+          required(:act).value(:string, included_in?: Stage::Studio::ACTS)
+          optional(:sdp).value(:string, max_size?: Stage::Offer::LONGEST_ANSWER)
+          optional(:side).value(:string, included_in?: Stage::Studio::SIDES)
+          optional(:with).value(:hash)
+          optional(:switch).value(:string, included_in?: Stage::Sending::SWITCHES.keys.map(&:to_s))
+          optional(:on).value(:bool)
+          optional(:people).value(:array, max_size?: Stage::Feeds::MOST_PICTURES).each(Core::Types::ID)
+        end,
         'ping' => Core::Contract.define { required(:t).filled(:string) },
         'bye' => Core::Contract.define { required(:t).filled(:string) }
       }.freeze

@@ -13,10 +13,13 @@ module Veranda
       # @param archive [Store::Archive]
       # @param listeners [Listeners]
       # @param clock [#call] ms since the epoch
-      def initialize(archive, listeners, clock:)
+      # @param stood [#call] is told of whoever came, went to another place, or may do other things than before
+      def initialize(archive, listeners, clock:, stood: ->(_peer) {})
         @archive = archive
         @listeners = listeners
         @clock = clock
+        @stood = stood
+        @allowances = Allowances.new(archive)
       end
 
       # @return [Core::Refusal, nil] why somebody has no part in the class they ask for
@@ -32,7 +35,7 @@ module Veranda
       # Someone prepares a lesson, with all its boards, or looks into it outside of class, with those that are open.
       def prepare(peer, performer, seen, lesson)
         boards = boards_for(peer, lesson)
-        peer.rights = lesson_rights(peer, boards, performer, lesson)
+        peer.rights = @allowances.in_lesson(peer, boards, performer, lesson)
         greet(peer, performer, boards.keys, seen)
       end
 
@@ -42,14 +45,15 @@ module Veranda
         peers.select(&:welcomed).each do |peer|
           boards = boards_for(peer, lesson)
           adjust(peer, performer, boards.keys)
-          send_rights(peer, lesson_rights(peer, boards, performer, lesson))
+          send_rights(peer, @allowances.in_lesson(peer, boards, performer, lesson))
         end
       end
 
       # Someone is in a class: what they may read of it.
       def teach(peer, performer, seen)
         sitting, staff = facts(peer, performer)
-        peer.rights = class_rights(peer, sitting, staff, performer)
+        peer.rights = @allowances.in_class(peer, sitting, staff, performer)
+        peer.place = @allowances.place_in(peer, sitting)
         greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
       end
@@ -74,7 +78,10 @@ module Veranda
         return unless peer.welcomed
 
         sitting, staff = facts(peer, performer)
-        send_rights(peer, class_rights(peer, sitting, staff, performer))
+        stood = [peer.place, peer.rights]
+        send_rights(peer, @allowances.in_class(peer, sitting, staff, performer))
+        peer.place = @allowances.place_in(peer, sitting)
+        @stood.call(peer) if stood != [peer.place, peer.rights]
       end
 
       # Somebody looks at what they may read and are not told by themselves, as staff do at everybody's copies; and no longer at others.
@@ -130,41 +137,6 @@ module Veranda
         boards += @archive.own_copies.of_lesson(lesson[:id], person: peer.person.id) unless peer.person.staff?
         boards = boards.select { |board| Core::Access.board?(peer.person, board) }
         boards.to_h { |board| [Core::Streams::StreamName.board(board[:id]), board] }
-      end
-
-      # Each board has its own answer. While the class goes on, so do its rules.
-      def lesson_rights(peer, boards, performer, lesson)
-        sitting, place = open_class(performer, lesson) unless peer.person.staff?
-        boards.transform_values do |board|
-          Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: place, outside: board[:outside])
-        end
-      end
-
-      def open_class(performer, lesson)
-        id = @archive.sittings.open_of(lesson[:id]) or return
-        names = Core::Streams::StreamName
-        [names.sitting(id), names.place(id, Core::Sittings::Places::MAIN)].map { |name| performer.copy(name).state }
-      end
-
-      # Of every place that one reads, and of one's own boards.
-      def class_rights(peer, sitting, staff, performer)
-        place_rights(peer, sitting, performer).merge(own_rights(peer, sitting, staff, performer))
-      end
-
-      def own_rights(peer, sitting, staff, performer)
-        staff.own_boards(peer.person.id).to_h do |board|
-          place = performer.copy(Core::Streams::StreamName.place(sitting.id, Core::Sittings::Places::MAIN)).state
-          [Core::Streams::StreamName.board(board[:id]), Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: place, own: true)]
-        end
-      end
-
-      def place_rights(peer, sitting, performer)
-        places = sitting.places.map { |place| place[:id] }
-        places &= [sitting.in?(peer.person.id) ? sitting.seats[peer.person.id].place : nil] unless peer.person.staff?
-        places.to_h do |id|
-          stream = Core::Streams::StreamName.place(sitting.id, id)
-          [stream, Core::Rights::Ask.all(by: peer.person, sitting: sitting, place: performer.copy(stream).state)]
-        end
       end
 
       # @return [String, nil] the place whose rules a stream is under

@@ -1,0 +1,223 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Stage
+    # One page of one person, as far as sound and picture go. What is asked of it is done in turn, in a fiber of its own; while the media
+    # server is away nothing is lost but sound and picture, and once it is back all is as it was.
+    class Participant
+      # Tries, and s between them, to be sent something that is not there yet.
+      TRIES, PAUSE = 10, 0.2
+
+      # @param link [Link]
+      # @param reach [Hash]
+      # @param person [String] id
+      # @param tell [#call] tells the page something
+      # @param voice [#call] tells everybody whether they speak
+      def initialize(link, reach, person, tell:, voice:)
+        @link = link
+        @reach = reach
+        @person = person
+        @tell = tell
+        @voice = voice
+        @jobs = Jobs.new(tell)
+        @rights = {}
+        @on = {}
+        @due = {}
+        @looked_at = []
+        @epoch = 0
+      end
+
+      # Works until it is let go of; run it in a task of its own.
+      def run
+        @jobs.run
+      ensure
+        leave
+      end
+
+      # Goes to where its person is, with what they may do there; nowhere when `place` is nil.
+      # @param sitting [String] id
+      # @param rights [Hash{Symbol => Boolean}]
+      def stand(sitting, place, rights)
+        @wanted = [[sitting, place], rights]
+        once(:stand) do
+          before = @at
+          @at, @rights = @wanted
+          @on = @on.select { |switch, _| @rights[Sending::RIGHTS.fetch(Sending::SWITCHES.fetch(switch))] }
+          next if @ceded
+
+          before == @at ? allow : enter
+        end
+      end
+
+      # The page lost what it had, or wants to be the one again that its person is heard by.
+      def anew
+        once(:anew) do
+          @ceded = false
+          enter
+        end
+      end
+
+      # The media server is back.
+      def back = once(:anew) { @ceded ? state : enter }
+
+      # @param sdp [String] an offer
+      def publish(sdp)
+        work do
+          sending = @visit&.sending or next
+          answer = sending.begin(sdp)
+          raise Core::Refusal.new(:stage_misplaced, MISPLACED) unless Offer.at?(answer, @reach[:address])
+
+          @tell.call(t: 'sending', epoch: @epoch, sdp: answer)
+        end
+      end
+
+      MISPLACED = 'Sound and picture are set up wrongly on this server. Tell whoever runs it; the class goes on without them.'
+      TAKEN_OVER = 'You are heard and seen in another window now.'
+      private_constant :MISPLACED, :TAKEN_OVER
+
+      def answer(sdp)
+        work do
+          @visit&.watching&.answered(sdp)
+          watch
+        end
+      end
+
+      # @param side [String] `sending` or `watching`
+      # @param candidate [Hash]
+      def candidate(side, candidate) = work { (side == 'sending' ? @visit&.sending : @visit&.watching)&.handle&.trickle(candidate) }
+
+      # @param switch [Symbol] `:microphone` or `:camera`
+      def switch(switch, on)
+        work do
+          @on[switch] = on && @rights[Sending::RIGHTS.fetch(Sending::SWITCHES.fetch(switch))]
+          @visit&.sending&.switch(switch, on)
+        end
+      end
+
+      # @param people [Array<String>] whose pictures they wish to see
+      def look_at(people)
+        work do
+          @looked_at = people
+          watch
+        end
+      end
+
+      # The media server went away, with all that it knew.
+      def lost
+        @visit = nil
+        state
+      end
+
+      # Ends it. What still waits to be done is not done.
+      def stop = @jobs.stop
+
+      private
+
+      # What a page asks for; there is an end to it.
+      def work(&) = @jobs.ask(&)
+
+      # What is to be done of itself: several times the same is one.
+      def once(name)
+        return if @due[name]
+
+        @due[name] = true
+        @jobs.add do
+          @due.delete(name)
+          yield
+        end
+      end
+
+      # What cannot be stopped must not go on: then all of it ends, and begins anew.
+      def allow
+        @visit&.sending&.allow(@rights)
+      rescue Link::Away, Link::Refused
+        enter
+      end
+
+      def enter(tries = TRIES)
+        leave
+        @epoch += 1
+        sitting, place = @at
+        join(sitting, place) if place && @link.up?
+        state
+        watch
+      rescue Link::Away, Link::Refused
+        leave
+        state
+        raise if tries == 1 || !@link.up?
+
+        sleep PAUSE
+        enter(tries - 1)
+      end
+
+      def join(sitting, place)
+        @visit = Visit.new(@link, Room.new(@reach, sitting, place), @person)
+        @visit.come { |event| hear(event) }
+        @visit.sending.allow(@rights)
+        @on.each { |switch, on| @visit.sending.switch(switch, on) }
+      end
+
+      def leave
+        visit, @visit = @visit, nil
+        visit&.leave
+      end
+
+      def feeds = @visit&.feeds
+
+      # What is told of the room comes between other things that are done.
+      def hear(event)
+        data = event.dig(:plugindata, :data)
+        return unless data && feeds
+        return taken_over if data[:leaving] == 'ok'
+
+        case feeds.hear(data)
+        when :talk then talked(data)
+        when :changed then changed
+        when :over then anew
+        end
+      end
+
+      def talked(data)
+        talks = data[:videoroom] == 'talking'
+        @voice.call(@at.last, talks) if data[:id] == @person
+        # Whoever speaks is seen.
+        once(:watch) { watch } if talks
+      end
+
+      # The same person has come in by another page.
+      def taken_over
+        @ceded = true
+        once(:leave) { leave }
+        @tell.call(t: 'stage', up: @link.up?, epoch: @epoch, place: nil, people: [], speaking: [], says: TAKEN_OVER)
+      end
+
+      def changed
+        once(:change) do
+          state
+          watch
+        end
+      end
+
+      def state
+        people, speaking = feeds ? [feeds.to_a, feeds.speaking] : [[], []]
+        told = { up: @link.up?, epoch: @epoch, place: feeds && @at.last, people: people }
+        return if told == @told
+
+        @tell.call(t: 'stage', **(@told = told), speaking: speaking)
+      end
+
+      def watch(tries = TRIES)
+        watching = @visit&.watching or return
+        wanted = feeds.wanted(@looked_at).reject { |person, _| person == @person }
+        offer = watching.change(wanted) or return
+        @tell.call(t: 'watching', epoch: @epoch, **offer)
+      rescue Link::Refused
+        # Somebody is not quite there yet, or not any more.
+        return if tries == 1
+
+        sleep PAUSE
+        watch(tries - 1)
+      end
+    end
+  end
+end

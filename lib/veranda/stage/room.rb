@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require 'openssl'
+
+module Veranda
+  module Stage
+    # The media room of one place of a class: there from when the first comes until the last has gone. Its secrets follow from the
+    # media server's and its name, so that every process knows them and none writes them down.
+    class Room
+      # bit/s of one picture, at most.
+      BITRATE = 400_000
+      # Who may send at once.
+      PUBLISHERS = 64
+      # How many packets of 20 ms tell that somebody speaks, and from which level on (−dBov).
+      TALKING = { audiolevel_event: true, audio_active_packets: 5, audio_level_average: 55 }.freeze
+
+      # Nobody finds it by looking for rooms, watches without being in it, or has anything recorded without its secret.
+      MADE = { is_private: true, permanent: false, require_pvtid: true, lock_record: true, notify_joining: false, publishers: PUBLISHERS,
+               bitrate: BITRATE, bitrate_cap: true, fir_freq: 0, audiocodec: 'opus', videocodec: 'vp8' }.freeze
+
+      NOT_THERE, THERE, TAKEN = 426, 427, 436
+
+      # @return [String]
+      attr_reader :name
+
+      # @param reach [Hash] `{ key:, rooms: }`
+      # @param sitting [String] id of the class
+      # @param place [String] id
+      def initialize(reach, sitting, place)
+        @reach = reach
+        @name = "#{sitting}.#{place}"
+      end
+
+      # @param handle [Handle]
+      # @param person [String] id
+      # @return [Hash] `{ private_id:, publishers: }`
+      # @raise [Link::Away, Link::Refused]
+      def join(handle, person, tries: 3)
+        make(handle)
+        handle.ask('join', ptype: 'publisher', room: name, pin: pin, id: person).first
+      rescue Link::Refused => e
+        raise if (tries -= 1).zero?
+
+        # Another tab or another process has them still; the last to come counts.
+        kick(handle, person) if e.code == TAKEN
+        # Taken away in between, when the last had gone.
+        retry if [NOT_THERE, TAKEN].include?(e.code)
+        raise
+      end
+
+      # @param streams [Array<Hash>] `{ feed:, mid: }`
+      # @return [String] SDP, an offer
+      def watch(handle, private_id, streams)
+        handle.ask('join', ptype: 'subscriber', room: name, pin: pin, private_id: private_id, streams: streams, autoupdate: false)
+      end
+
+      # Stops, or lets through, the packets of one stream.
+      def moderate(handle, person, mid, mute) = handle.ask('moderate', room: name, secret: secret, id: person, mid: mid, mute: mute)
+
+      def kick(handle, person)
+        handle.ask('kick', room: name, secret: secret, id: person)
+      rescue Link::Refused
+        nil
+      end
+
+      # Takes it away unless somebody is there.
+      def tidy(handle)
+        present = handle.ask('listparticipants', room: name).first[:participants]
+        handle.ask('destroy', room: name, secret: secret) if present.empty?
+      rescue Link::Refused
+        nil
+      end
+
+      private
+
+      def make(handle)
+        handle.ask('create', room: name, admin_key: @reach[:key], secret: secret, pin: pin, **MADE, **TALKING)
+      rescue Link::Refused => e
+        raise unless e.code == THERE
+      end
+
+      def secret = derive('secret')
+      def pin = derive('pin')
+      def derive(what) = OpenSSL::HMAC.hexdigest('SHA256', @reach[:rooms], "#{what} of #{name}")[0, 32]
+    end
+  end
+end

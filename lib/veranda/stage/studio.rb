@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Stage
+    # Sound and picture of all classes on this server process.
+    class Studio
+      # What a page may ask for, and of which of its two connections it speaks.
+      ACTS = %w[come send answer candidate switch look_at anew].freeze
+      SIDES = %w[sending watching].freeze
+
+      # @param reach [Hash, nil] how the media server is reached; nil where there is none
+      def initialize(reach)
+        @reach = reach
+        @link = reach && Link.new(reach)
+        @participants = {}.compare_by_identity
+      end
+
+      # @param hub [Live::Hub]
+      def start(hub)
+        @hub = hub
+        return unless @link
+
+        hub.background { |task| @link.run(task) { |up| @participants.each_value { |one| up ? one.back : one.lost } } }
+      end
+
+      # Somebody went to another place of a class, or may do more or less there.
+      # @param peer [Live::Peer]
+      def stand(peer)
+        participant = @participants[peer] or return
+        stream = peer.place && Core::Streams::StreamName.place(peer.sitting_id, peer.place)
+        participant.stand(peer.sitting_id, peer.place, (peer.rights[stream] || {}).transform_values(&:allowed?))
+      end
+
+      # @param peer [Live::Peer]
+      # @param gathering [Live::Gathering]
+      # @param message [Hash] checked, see {Live::Protocol}
+      # @raise [Core::Refusal]
+      def hear(peer, gathering, message)
+        return come(peer, gathering) if message[:act] == 'come'
+
+        participant = @participants[peer] or raise no_stage
+        case message[:act]
+        when 'send' then participant.publish(Offer.check(message[:sdp].to_s))
+        when 'answer' then participant.answer(Offer.plain!(message[:sdp].to_s))
+        when 'candidate' then participant.candidate(message[:side].to_s, Candidate.check(message[:with]))
+        when 'switch' then participant.switch(message[:switch].to_s.to_sym, message[:on] == true)
+        when 'look_at' then participant.look_at(message[:people] || [])
+        when 'anew' then participant.anew
+        end
+      end
+
+      # @param peer [Live::Peer] who has gone
+      def part(peer) = @participants.delete(peer)&.stop
+
+      private
+
+      def no_stage = Core::Refusal.new(:no_stage, 'There is no sound and picture here.')
+
+      # A page asks for it; those that only draw and write cost the media server nothing. Where there is none, the class goes on without a
+      # word about it.
+      def come(peer, gathering)
+        return unless @link && peer.sitting_id && !peer.unseen?
+
+        @participants[peer] ||= begin_with(peer, gathering)
+        stand(peer)
+      end
+
+      def begin_with(peer, gathering)
+        voice = lambda do |place, on|
+          stream = Core::Streams::StreamName.place(peer.sitting_id, place)
+          gathering.send_transient(stream, JSON.generate(t: 'voice', stream: stream, person: peer.person.id, on: on), pass_on: true)
+        end
+        Participant.new(@link, @reach, peer.person.id, tell: ->(facts) { peer.send_message(**facts) }, voice: voice).tap do |participant|
+          @hub.background { participant.run }
+        end
+      end
+    end
+  end
+end

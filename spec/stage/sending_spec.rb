@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+# In which order the media server is asked cannot be seen from outside; what comes of it in browsers, spec/browser/stage_spec.rb asks.
+RSpec.describe Veranda::Stage::Sending do
+  subject(:sending) { described_class.new(handle, room, 'farah') }
+
+  let(:asked) { [] }
+  let(:handle) do
+    Class.new do
+      def initialize(asked) = @asked = asked
+
+      def ask(request, **)
+        @asked << [request]
+        request == 'publish' ? [{ streams: [{ mid: '0', type: 'audio' }, { mid: '1', type: 'video' }] }, 'the answer'] : [{}, nil]
+      end
+    end.new(asked)
+  end
+  let(:room) do
+    Class.new do
+      attr_accessor :fails
+
+      def initialize(asked) = @asked = asked
+
+      def moderate(_handle, _person, mid, mute)
+        raise Veranda::Stage::Link::Away, 'away' if fails
+
+        @asked << [mute ? 'stop' : 'let through', mid]
+      end
+    end.new(asked)
+  end
+
+  it 'stops what is not on before the page gets its answer, each time anew' do
+    sending.allow(speak: true, camera: true)
+    sending.switch(:microphone, true)
+    expect(sending.begin('v=0')).to eq('the answer')
+    expect(asked).to eq([['publish'], ['let through', '0'], %w[stop 1]])
+    asked.clear
+    sending.begin('v=0')
+    expect(asked).to eq([['unpublish'], ['publish'], ['let through', '0'], %w[stop 1]])
+  end
+
+  it 'gives no answer when it cannot be stopped' do
+    room.fails = true
+    expect { sending.begin('v=0') }.to raise_error(Veranda::Stage::Link::Away)
+  end
+
+  it 'lets nothing through that is not allowed, nor by itself once it is allowed again' do
+    sending.allow(speak: false, camera: true)
+    sending.begin('v=0')
+    asked.clear
+    sending.switch(:microphone, true)
+    sending.allow(speak: true, camera: true)
+    expect(asked).to eq([])
+    sending.switch(:camera, true)
+    sending.allow(speak: true, camera: false)
+    sending.allow(speak: true, camera: true)
+    expect(asked).to eq([['let through', '1'], ['configure'], %w[stop 1]])
+  end
+
+  it 'asks again for what could not be stopped' do
+    sending.allow(speak: true, camera: true)
+    sending.begin('v=0')
+    sending.switch(:microphone, true)
+    room.fails = true
+    expect { sending.allow(speak: false, camera: true) }.to raise_error(Veranda::Stage::Link::Away)
+    room.fails = false
+    asked.clear
+    sending.allow(speak: false, camera: true)
+    expect(asked).to eq([%w[stop 0]])
+  end
+end
