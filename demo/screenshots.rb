@@ -11,10 +11,12 @@ class Screenshots
   PEOPLE = %w[odalys tomas amadou bettina cosmin farah gethin hana ines jonas keiko mirela].freeze
   SOUNDS = ['one long blast', 'two long', 'anchored: bell'].freeze
   INKS = %w[lake brick moss].freeze
+  SIMULATED = "['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'))"
   NAMES = %w[Amadou Bettina Cosmin Farah Gethin Hana Ines Jonas].freeze
 
   def initialize
-    @server = Server.shared
+    @media = Media.new
+    @server = Server.new(more: @media.told)
     @odalys = browser(:odalys, @server)
     @farah = browser(:farah, @server)
     [[@odalys, 'odalys'], [@farah, 'farah']].each { |session, who| enter(session, who) }
@@ -31,6 +33,8 @@ class Screenshots
     recordings
   ensure
     close_browsers
+    @server.stop
+    @media.stop
   end
 
   private
@@ -99,12 +103,34 @@ class Screenshots
     ['Lights recap', 'Crossing'].each { |step| @odalys.click_button("Go on to #{step}") }
     @odalys.has_css?('[data-kind=arrow]') || raise('the board of the crossing is not there')
     talk
+    on_stage { shoot(@odalys, 'class-instructor') }
     shoot(@farah, 'class-student')
-    shoot(@odalys, 'class-instructor')
     small
     polls
     wall
     rooms
+  end
+
+  # Four show their cameras, and hear each other.
+  def on_stage
+    others = %w[tomas amadou].map { |who| browser(who.to_sym, @server).tap { |session| enter(session, who) } }
+    others.each { |session| visit(session, "/classes/#{@sitting}", 'h1') }
+    sessions = [@odalys, @farah, *others]
+    sessions.each do |session|
+      session.execute_script(SIMULATED)
+      session.find('h1').click
+      session.click_button('Microphone')
+      session.click_button('Camera')
+    end
+    @odalys.has_css?('video', count: 4, wait: 20) || raise('not all four are seen')
+    sleep 3 # pictures begin
+    yield
+    sessions.each do |session|
+      session.click_button('Mute')
+      session.click_button('Camera off')
+    end
+    others.each(&:quit)
+    %i[tomas amadou].each { |who| @browsers.delete(who) }
   end
 
   # Who gives way: five are right, and nine once they have talked it over; meanwhile some ask back.

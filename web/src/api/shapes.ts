@@ -909,6 +909,32 @@ export type Incoming =
       rights: RightsByStream;
     }
   | {
+      t: 'stage';
+      up: boolean;
+      epoch: number;
+      place: string | null;
+      people: OnStage[];
+      speaking: string[];
+      says?: string;
+    }
+  | {
+      t: 'sending';
+      epoch: number;
+      sdp: string;
+    }
+  | {
+      t: 'watching';
+      epoch: number;
+      sdp: string;
+      slots: StageSlot[];
+    }
+  | {
+      t: 'voice';
+      stream: string;
+      person: string;
+      on: boolean;
+    }
+  | {
       t: 'results';
       stream: string;
       live: PollLive;
@@ -1096,6 +1122,8 @@ export interface Shapes {
   LessMinutes: LessMinutes;
   Timing: Timing;
   Glimpse: Glimpse;
+  OnStage: OnStage;
+  StageSlot: StageSlot;
   Incoming: Incoming;
   Session: Session;
   Stick: Stick;
@@ -1485,9 +1513,10 @@ export interface PollResults {
   struck?: string[];
 }
 /**
- * How a poll comes along; `missing` of those who have not answered, and how many `more`.
+ * How a poll comes along, counted `at` a moment; `missing` of those who have not answered, and `more`.
  */
 export interface PollLive {
+  at: number;
   round: number;
   answered: number;
   expected: number;
@@ -2615,6 +2644,22 @@ export interface Timing {
   projected_end: number;
   drift: number;
   squeeze?: LessMinutes[];
+}
+/**
+ * Who sends sound or picture in a place.
+ */
+export interface OnStage {
+  id: string;
+  sound: boolean;
+  picture: boolean;
+}
+/**
+ * Which part of what one is sent is whose sound or picture.
+ */
+export interface StageSlot {
+  mid: string;
+  person: string;
+  kind: 'audio' | 'video';
 }
 export interface Session {
   csrf: string;

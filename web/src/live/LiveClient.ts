@@ -33,6 +33,9 @@ const PASSES_IN = 1_000;
 /** ms in which an answer to a trial of the connection must come. */
 const TRIP_WITHIN = 2_000;
 
+/** What is said of sound and picture, or begins it. */
+type StageMessage = Extract<Incoming, { t: 'welcome' | 'stage' | 'sending' | 'watching' | 'voice' }>;
+
 /**
  * One browser's side of the live protocol, free of any framework: keeps the state of every stream
  * it may read, shows its own edits at once, and after a cut takes up where it left off. Commands
@@ -43,8 +46,8 @@ export class LiveClient {
   skew = 0;
   connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
-  /** How polls come along, by stream, as staff were last told, and when (ms since the epoch). */
-  private polls = new Map<string, { live: PollLive; at: number }>();
+  /** How polls come along, by stream, as staff were last told. */
+  private polls = new Map<string, PollLive>();
   private changed: () => void;
   private line: Line;
   private pending: Pending[] = [];
@@ -54,6 +57,7 @@ export class LiveClient {
   );
   private following: string[] = [];
   private pongs: (() => void)[] = [];
+  private stages = new Set<(message: StageMessage) => void>();
   private listeners = new Set<() => void>();
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
 
@@ -85,8 +89,8 @@ export class LiveClient {
     return this.states.shown(stream) as State | undefined;
   }
 
-  /** @returns how a poll comes along, as staff were last told, and when; undefined while they were not */
-  pollLive = (stream: string): { live: PollLive; at: number } | undefined => this.polls.get(stream);
+  /** @returns how a poll comes along, as staff were last told; undefined while they were not */
+  pollLive = (stream: string): PollLive | undefined => this.polls.get(stream);
 
   /** @returns what one may do on a stream: as told of itself, or of the place that it belongs to */
   rightsOn(stream: string): Rights | undefined {
@@ -163,6 +167,17 @@ export class LiveClient {
     });
   }
 
+  /** Says something of sound and picture, see docs/protocol.md. Dropped while not connected: all is begun anew after that. */
+  sayStage(facts: Record<string, unknown>) {
+    if (this.connection.status === 'open') this.line.say({ t: 'stage', ...facts });
+  }
+
+  /** Calls back with what is said of sound and picture, and when a connection begins; the answer stops that. */
+  hearStage(heard: (message: StageMessage) => void) {
+    this.stages.add(heard);
+    return () => void this.stages.delete(heard);
+  }
+
   /** Says goodbye, so that no seat is kept. */
   leave() {
     this.line.say({ t: 'bye' });
@@ -202,7 +217,13 @@ export class LiveClient {
   private hear(message: Incoming) {
     switch (message.t) {
       case 'welcome':
-        return this.welcome(message.you, message.rights, message.streams);
+        this.welcome(message.you, message.rights, message.streams);
+        return this.stages.forEach((heard) => heard(message));
+      case 'stage':
+      case 'sending':
+      case 'watching':
+      case 'voice':
+        return this.stages.forEach((heard) => heard(message));
       case 'entry':
         return this.take(message.stream, [message]);
       case 'now':
@@ -223,7 +244,7 @@ export class LiveClient {
         this.skew = message.timing.at - Date.now();
         return this.tell({ timing: message.timing });
       case 'results':
-        this.polls.set(message.stream, { live: message.live, at: Date.now() });
+        this.polls.set(message.stream, message.live);
         return this.changed();
       case 'pong':
         return void this.pongs.shift()?.();

@@ -10,6 +10,7 @@ import { WAITING } from '../live/streams';
 import { Centred } from '../parts/frame/Centred';
 import { Notices } from '../parts/frame/Notices';
 import { Waiting } from '../parts/frame/Waiting';
+import { OnStage } from '../stage/OnStage';
 import { Teaching } from './class/Teaching';
 import { WaitingRoom } from './class/WaitingRoom';
 
@@ -33,13 +34,13 @@ function Connected({ id, unseen }: { id: string; unseen: boolean }) {
   if (!client) return <Waiting />;
   return (
     <LiveContext value={client}>
-      <Stage id={id} />
+      <AsItStands id={id} />
       <Notices />
     </LiveContext>
   );
 }
 
-function Stage({ id }: { id: string }) {
+function AsItStands({ id }: { id: string }) {
   const sitting = useSitting(id);
   const doors = usePlace(id, WAITING);
   const { status, you, trouble } = useConnection();
@@ -52,7 +53,11 @@ function Stage({ id }: { id: string }) {
     return doors ? <WaitingRoom doors={doors} lesson={facts.data.lesson} /> : <Waiting says="Going to the class" />;
   if (sitting.status === 'planned') return <Doors sitting={sitting} you={you} facts={facts.data} />;
   if (sitting.status === 'ended') return <ClassEnded sitting={sitting} you={you} facts={facts.data} />;
-  return <Teaching sitting={sitting} you={you} facts={facts.data} />;
+  return (
+    <OnStage name={you.name}>
+      <Teaching sitting={sitting} you={you} facts={facts.data} />
+    </OnStage>
+  );
 }
 
 function Refusal({ says }: { says: string }) {

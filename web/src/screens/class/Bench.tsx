@@ -26,15 +26,17 @@ export interface Group {
 /**
  * `line`, where there is little room: people in one line, and what concerns oneself below it. `few`: up to three people in a narrow line, so
  * that nobody looks at an empty hall. `many`: rows of small seats, as over 24 do not fit. `hall`: rows of large ones, where people lead.
+ * `tall`: a line of seats large enough for moving pictures.
  */
-export type BenchForm = 'plain' | 'line' | 'few' | 'many' | 'hall';
+export type BenchForm = 'plain' | 'line' | 'few' | 'many' | 'hall' | 'tall';
 
 const FEW = 3;
 const MANY = 24;
 
-export function formOf(wide: boolean, people: number, lead = false): BenchForm {
+export function formOf(wide: boolean, people: number, lead = false, pictures = false): BenchForm {
   if (!wide) return 'line';
   if (lead) return 'hall';
+  if (pictures && people <= MANY) return 'tall';
   return people <= FEW ? 'few' : people > MANY ? 'many' : 'plain';
 }
 
@@ -46,10 +48,14 @@ interface Props {
   /** Stream of the place. */
   room: string;
   you: You;
+  /** Who speaks just now. */
+  speaking?: ReadonlySet<string>;
   /** How it lies, see {@link formOf}. */
   form?: BenchForm;
   /** Writes to somebody alone. */
   onWrite?: (person: string) => void;
+  /** One's own microphone and camera. */
+  devices?: ReactNode;
   children: ReactNode;
 }
 
@@ -57,6 +63,7 @@ const LIES: Record<BenchForm, object> = {
   line: {},
   few: { height: 60, display: 'flex' },
   plain: { height: 104, display: 'flex' },
+  tall: { height: 132, display: 'flex' },
   many: { height: 112, display: 'flex' },
   hall: { height: 'min(44vh, 380px)', display: 'flex' },
 };
@@ -64,12 +71,24 @@ const SIZES: Record<BenchForm, SeatSize> = {
   line: 'small',
   few: 'named',
   plain: 'large',
+  tall: 'tall',
   many: 'small',
   hall: 'hall',
 };
 
 /** The row of people present, and at its right what concerns oneself. */
-export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onWrite, children }: Props) {
+export function Bench({
+  groups,
+  pictureOf,
+  place,
+  room,
+  you,
+  speaking,
+  form = 'plain',
+  onWrite,
+  devices,
+  children,
+}: Props) {
   // Time matters to those signals alone that pass.
   const passing = place.signals.some(({ signal }) => signal in PASSING_SIGNALS);
   const now = useServerNow(passing ? 5_000 : 3_600_000);
@@ -116,12 +135,12 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
             flex: 1,
             minWidth: 0,
             // A bar to scroll with takes room below, and must not push hands out above.
-            alignItems: form === 'plain' ? 'flex-start' : 'center',
+            alignItems: form === 'plain' || form === 'tall' ? 'flex-start' : 'center',
             overflowX: rows ? 'hidden' : 'auto',
             overflowY: rows ? 'auto' : 'hidden',
             px: 1,
-            pt: oneLine ? 0.75 : form === 'plain' ? 1.75 : 1,
-            pb: form === 'plain' ? 0 : 0.75,
+            pt: oneLine ? 0.75 : form === 'plain' || form === 'tall' ? 1.75 : 1,
+            pb: form === 'plain' || form === 'tall' ? 0 : 0.75,
           }}
         >
           {people === 0 && <Box sx={{ px: 1, alignSelf: 'center' }}>Nobody is shown.</Box>}
@@ -139,6 +158,7 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
                   seat={seat}
                   size={SIZES[form]}
                   picture={pictureOf?.(seat)}
+                  speaks={speaking?.has(seat.id)}
                   me={seat.id === you.id}
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}
@@ -158,13 +178,16 @@ export function Bench({ groups, pictureOf, place, room, you, form = 'plain', onW
             py: oneLine ? 0.75 : 0,
             display: 'flex',
             flexDirection: oneLine || form === 'few' ? 'row' : 'column',
+            flexWrap: oneLine ? 'wrap' : 'nowrap',
             alignItems: form === 'few' ? 'center' : 'stretch',
             justifyContent: oneLine ? 'space-between' : 'center',
             gap: 1,
           }}
         >
           {children}
+          {oneLine && devices}
         </Box>
+        {!oneLine && <Box sx={{ flex: 'none', display: 'flex', alignItems: 'center', pr: 1.75 }}>{devices}</Box>}
       </Box>
       {finding && (
         <Suspense fallback={null}>

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
-import type { You } from '../../api/shapes';
-import { useStaff } from '../../live/hooks';
+import type { Seat, You } from '../../api/shapes';
+import { useConnection, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { currentStep, type SittingState } from '../../live/sitting';
 import { MAIN, placeStream } from '../../live/streams';
@@ -17,6 +17,10 @@ import { useQuestions } from '../../questions/useQuestions';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
+import { chosen, SIMULATED } from '../../stage/devices';
+import { Moving } from '../../stage/Moving';
+import { StageControls } from '../../stage/StageControls';
+import { useStageState } from '../../stage/useStage';
 import { arranged, USUAL, type Arrangement } from './arranging';
 import { Bench, formOf } from './Bench';
 import { ClassPaper } from './ClassPaper';
@@ -148,16 +152,28 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const people = useMemo(() => inPlace(sitting, at), [sitting, at]);
   const seats = useMemo(() => arranged(people, place, arrangement, heard?.people), [people, place, arrangement, heard]);
   const groups = groupsOf(sitting, at, seats, you.staff);
+  const stage = useStageState();
   const form = formOf(
     wide,
     groups.reduce((sum, group) => sum + group.seats.length, 0),
     regions.people,
+    stage !== null && (stage.own !== null || stage.people.some(({ picture }) => picture)),
   );
   const oneLine = form === 'line' || form === 'few';
   const write = (...people: string[]) => {
     setWanted({ people });
     if (!wide) setPanel('exchange');
     else if (regions.words === 'folded') regions.set('words', 'usual');
+  };
+  const connection = useConnection();
+  const pictureOf = ({ id, name }: Seat) => {
+    const me = id === you.id;
+    const picture = me
+      ? stage?.own
+      : stage?.people.some((one) => one.id === id && one.picture) && stage.tracks.get(id)?.video;
+    return picture ? (
+      <Moving picture={picture} name={name} mirrored={me && chosen('camera') !== SIMULATED} />
+    ) : undefined;
   };
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
@@ -209,7 +225,12 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           )
         )}
       </Box>
-      <Bench groups={groups} place={place} room={room} you={you} form={form} onWrite={(person) => write(person)}>
+      <Bench
+        {...{ groups, place, room, you, form, pictureOf }}
+        speaking={stage?.speaking}
+        onWrite={(person) => write(person)}
+        devices={<StageControls rights={connection.rights[room]} form={form} />}
+      >
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
             Sheet

@@ -4,8 +4,8 @@ import visuallyHidden from '@mui/utils/visuallyHidden';
 import type { Seat } from '../../api/shapes';
 import { firstName, initials, washOf } from '../../parts/words/people';
 
-/** `hall` and `large` with the name below; `small` with initials alone; `named` the same with the name beside. */
-export type SeatSize = 'hall' | 'large' | 'small' | 'named';
+/** `hall`, `tall` (as wide as pictures are) and `large` with the name below; `small` with initials alone; `named` the same with the name beside. */
+export type SeatSize = 'hall' | 'tall' | 'large' | 'small' | 'named';
 
 interface Props {
   seat: Seat;
@@ -19,14 +19,19 @@ interface Props {
   word: string | null;
   /** Whether they have the floor. */
   floor?: boolean;
+  /** Whether they speak just now. */
+  speaks?: boolean;
   onOpen?: (element: HTMLElement) => void;
 }
 
 /** One person on the bench. */
-export function SeatView({ seat, me, picture, size, hand, word, floor = false, onOpen }: Props) {
+export function SeatView({ seat, me, picture, size, hand, word, floor = false, speaks = false, onOpen }: Props) {
   const hall = size === 'hall';
-  const small = !hall && size !== 'large';
-  const side = hall ? 108 : small ? 44 : 60;
+  const tall = size === 'tall';
+  const small = !hall && !tall && size !== 'large';
+  const side = hall ? 108 : tall ? 84 : small ? 44 : 60;
+  // Pictures are four by three.
+  const width = tall ? 112 : side;
   const named = size === 'named';
   const away = seat.presence === 'dropped';
   const words = away ? 'reconnecting' : word;
@@ -39,7 +44,7 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, o
       sx={{
         position: 'relative',
         flex: 'none',
-        width: named ? 'auto' : side + (small ? 2 : 12),
+        width: named ? 'auto' : width + (small ? 2 : 12),
         p: 0,
         ...(named && { display: 'flex', alignItems: 'center', gap: 0.75, pr: 2 }),
         border: 'none',
@@ -55,13 +60,15 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, o
       <Box
         sx={{
           position: 'relative',
-          width: side,
+          width,
           height: side,
           mx: 'auto',
           borderRadius: 1.25,
           display: 'grid',
           placeItems: 'center',
           fontWeight: 700,
+          // Rings like those on water.
+          ...(speaks && { outline: '3px solid #17665E', outlineOffset: 2 }),
           fontSize: hall ? 26 : 17,
           color: '#23313A',
           // Whoever is away loses the colour, never the words: those have to stay readable.
@@ -137,6 +144,11 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, o
       >
         {firstName(seat.name)}
         {me && ' (you)'}
+        {speaks && (
+          <Box component="span" sx={visuallyHidden}>
+            , speaks
+          </Box>
+        )}
         {small && words && `, ${words}`}
       </Box>
     </Box>

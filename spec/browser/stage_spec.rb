@@ -1,0 +1,198 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+# Sound and picture in real browsers, over a media server of its own.
+RSpec.describe 'The stage', type: :journey do
+  include Browsers
+
+  let(:media) { @media ||= Media.new }
+  let(:server) { @server ||= Server.new(more: media.told) }
+  let(:made) { fresh_class }
+  let(:sitting) { made[:sitting] }
+
+  after do
+    close_browsers
+    @server&.stop
+    @media&.stop
+  end
+
+  check = File.read(File.join(__dir__, '../support/layout.js'))
+  define_method(:fits) do |what, session, width|
+    settle(session)
+    expect(session.evaluate_script("(#{check})(#{width}, #{width < 900})").map { |words| "#{what}: #{words}" }).to eq([])
+    expect_accessible(session)
+  end
+
+  def phone(session)
+    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+    expect(session).to have_button('Exchange')
+  end
+
+  # Machines here have no devices: all choose the simulated ones.
+  def enter(who, pressed: true)
+    session = browser(who, server)
+    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
+    session.visit("#{server.address}/enter/#{token}")
+    expect(session).to have_css('h1', wait: 20)
+    session.execute_script("['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'))")
+    watch(session)
+    session.visit("#{server.address}/classes/#{sitting}")
+    expect(session).to have_button('Microphone', wait: 20)
+    # Browsers let a page be heard once something in it was pressed.
+    session.find('h1').click if pressed
+    session
+  end
+
+  # Keeps hold of the page's connections, so that it can be asked what comes over them.
+  def watch(session)
+    session.driver.browser.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: <<~JS)
+      window.connections = [];
+      window.RTCPeerConnection = class extends RTCPeerConnection {
+        constructor(...given) { super(...given); window.connections.push(this); }
+      };
+      window.WebSocket = class extends WebSocket {
+        constructor(...given) { super(...given); window.say = (facts) => this.send(JSON.stringify({ t: 'stage', ...facts })); }
+      };
+    JS
+  end
+
+  # What has arrived at a page so far.
+  # @return [Array<Hash>] `{ kind:, packets:, frames:, energy: }` of each that is sent to it
+  def arrived(session)
+    rows = session.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      Promise.all(window.connections.filter((one) => one.connectionState !== 'closed').map((one) => one.getStats())).then((all) =>
+        done(all.flatMap((stats) => [...stats.values()].filter(({ type }) => type === 'inbound-rtp').map((row) => ({
+          kind: row.kind, packets: row.packetsReceived, frames: row.framesDecoded ?? 0, energy: row.totalAudioEnergy ?? 0 })))));
+    JS
+    rows.map { |row| row.transform_keys(&:to_sym) }
+  end
+
+  def sum(session, kind, what) = arrived(session).select { |row| row[:kind] == kind }.sum { |row| row[what] }
+
+  def until_true(what, within: 20)
+    (within * 5).times { yield ? return : sleep(0.2) }
+    raise "It did not come to this: #{what}"
+  end
+
+  # Switches on what is given, by its button.
+  def switch_on(session, *names)
+    names.each { |name| session.click_button(name) }
+    expect(session).to have_button('Mute') if names.include?('Microphone')
+    expect(session).to have_button('Camera off') if names.include?('Camera')
+  end
+
+  def sounds(session) = arrived(session).select { |row| row[:kind] == 'audio' }
+  def pictures(session) = arrived(session).select { |row| row[:kind] == 'video' && row[:frames] > 10 }
+  def heard?(session) = sounds(session).any? { |row| row[:energy] > 0.001 }
+
+  # @return [Integer] packets that come within a second
+  def coming(session, kind)
+    before = sum(session, kind, :packets)
+    sleep 1
+    sum(session, kind, :packets) - before
+  end
+
+  it 'lets three people hear and see each other, and whoever comes late' do
+    %w[hana gethin].each { |who| Wire.join(server, who, { sitting: sitting }) }
+    odalys, farah, jonas = %i[odalys farah jonas].map { |who| enter(who) }
+    [odalys, farah].each { |session| fits('the low bench', session, 1280) }
+    [odalys, farah, jonas].each { |session| switch_on(session, 'Microphone', 'Camera') }
+    nils = enter(:nils, pressed: false)
+    nils.click_button('Let me hear the class')
+    [odalys, farah, jonas, nils].each do |session|
+      others = session == nils ? 3 : 2
+      until_true("#{others} sounds come, #{session == nils} #{arrived(session)}") { heard?(session) && sounds(session).length == others }
+      until_true("#{others} pictures come") { pictures(session).length == others }
+      expect(session).to have_css('video', count: 3)
+      expect(errors(session)).to eq([])
+    end
+    expect(nils).to have_css('[data-testid=seat-farah]', text: 'speaks')
+    fits('the tall bench', odalys, 1280)
+    phone(nils)
+    fits('the stage on a phone', nils, 390)
+    nils.execute_script("localStorage.removeItem('veranda.camera')")
+    nils.click_button('Camera')
+    expect(nils).to have_text('No camera was found.')
+    expect_accessible(nils)
+    nils.click_button('Go on without')
+    expect(nils).to have_no_text('No camera was found.')
+    odalys.click_button('Camera off')
+    expect(nils).to have_css('video', count: 2, wait: 10)
+  end
+
+  it 'stops at the media server what somebody may not send, whatever their page does' do
+    odalys, farah = %i[odalys farah].map { |who| enter(who) }
+    switch_on(farah, 'Microphone', 'Camera')
+    until_true('she is heard and seen') { heard?(odalys) && pictures(odalys).any? }
+    %w[speak camera].each { |right| perform('odalys', 'class.rule', "place/#{sitting}.main", right: right, allow: false) }
+    until_true('nothing comes any more') { coming(odalys, 'audio').zero? && coming(odalys, 'video').zero? }
+    expect(farah).to have_button('Microphone', disabled: true).and have_button('Camera', disabled: true)
+    # Her page goes on sending, says that all is switched on, and begins anew.
+    farah.execute_script(tampering)
+    expect(coming(odalys, 'audio') + coming(odalys, 'video')).to eq(0)
+    sent = farah.evaluate_async_script(sending)
+    expect(sent).to be > 10
+    farah.execute_script("window.say({ act: 'anew' })")
+    sleep 1
+    expect(coming(odalys, 'audio') + coming(odalys, 'video')).to eq(0)
+    perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'speak', allow: true)
+    expect(coming(odalys, 'audio')).to eq(0)
+    farah.click_button('Microphone')
+    until_true('she is heard again') { coming(odalys, 'audio') > 10 }
+  end
+
+  it 'is away when the media server dies, and back without a reload' do
+    odalys, farah = %i[odalys farah].map { |who| enter(who) }
+    switch_on(farah, 'Microphone', 'Camera')
+    until_true('she is heard and seen') { heard?(odalys) && pictures(odalys).any? }
+    media.kill
+    expect(odalys).to have_text('No sound and picture just now.', wait: 10).or have_button('Microphone')
+    perform('farah', 'exchange.post', "exchange/#{sitting}.main", id: 'p1', text: 'Still here')
+    expect(odalys).to have_text('Still here')
+    until_true('she is heard and seen again') { coming(odalys, 'audio') > 10 && coming(odalys, 'video') > 5 }
+    expect(farah).to have_button('Mute')
+  end
+
+  it 'goes along into rooms, each of which hears only its own' do
+    %w[nils hana].each { |who| Wire.join(server, who, { sitting: sitting }) }
+    farah, jonas = %i[farah jonas].map { |who| enter(who).tap { |session| switch_on(session, 'Microphone') } }
+    until_true('they hear each other') { heard?(farah) && heard?(jonas) }
+    staff = VisitorClient.new(server, as: 'odalys')
+    path = "/api/classes/#{sitting}/rooms"
+    id = staff.post(path, { plan: { by: 'rooms', number: 2, words: 'Listen.', minutes: 5, grace: 0 }, name: 'Drill', step: 'one' }).body['activity']
+    rooms = ARCHIVE.log.state("staff/#{sitting}").first.activities[id][:rooms].map { |room| room[:id] }
+    moves = %w[farah jonas].zip(rooms).map { |who, room| { person: who, room: room } }
+    perform('odalys', 'rooms.assign', "staff/#{sitting}", activity: id, moves: moves)
+    expect(staff.post("#{path}/#{id}/open").status).to eq(200)
+    [farah, jonas].each do |session|
+      expect(session).to have_text('Listen.', wait: 20)
+      expect(session).to have_button('Mute', wait: 20)
+      until_true('nobody else is heard') { coming(session, 'audio').zero? }
+    end
+    perform('odalys', 'rooms.time', "staff/#{sitting}", activity: id, rooms: rooms, left: 0, grace: 0)
+    [farah, jonas].each { |session| until_true('they hear each other again') { coming(session, 'audio') > 10 } }
+  end
+
+  # What a page could do that somebody has changed.
+  def tampering
+    <<~JS
+      const voice = () => { const context = new AudioContext(); const out = context.createMediaStreamDestination();
+        const tone = context.createOscillator(); tone.connect(out); tone.start(); return out.stream.getAudioTracks()[0]; };
+      window.connections.filter((one) => one.connectionState === 'connected').forEach((one) =>
+        one.getSenders().filter(({ track, transport }) => transport && !track).slice(0, 1).forEach((sender) => sender.replaceTrack(voice()).catch(() => {})));
+      ['microphone', 'camera'].forEach((one) => window.say({ act: 'switch', switch: one, on: true }));
+    JS
+  end
+
+  # How many packets a page has sent within a second.
+  def sending
+    <<~JS
+      const done = arguments[0];
+      const sent = async () => (await Promise.all(window.connections.map((one) => one.getStats()))).flatMap((stats) => [...stats.values()])
+        .filter(({ type }) => type === 'outbound-rtp').reduce((sum, row) => sum + row.packetsSent, 0);
+      sent().then((before) => setTimeout(() => sent().then((after) => done(after - before)), 1000));
+    JS
+  end
+end

@@ -1,0 +1,251 @@
+import type { Incoming, OnStage, StageSlot } from '../api/shapes';
+import type { LiveClient } from '../live/LiveClient';
+import { open, troubleWith, type Device } from './devices';
+import type { Made } from './simulated';
+
+type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'watching' | 'voice' | 'welcome' }>;
+
+/** What somebody sends, as it arrives here. */
+export interface Tracks {
+  audio?: MediaStream;
+  video?: MediaStream;
+}
+
+export interface StageState {
+  /** Whether the media server is there; null until it was told. */
+  up: boolean | null;
+  /** The place one is heard and seen in. */
+  place: string | null;
+  people: OnStage[];
+  /** Who speaks just now. */
+  speaking: ReadonlySet<string>;
+  tracks: ReadonlyMap<string, Tracks>;
+  /** What one sends oneself; a switch that was pressed is `wanted` until the device is there. */
+  microphone: 'off' | 'wanted' | 'on';
+  camera: 'off' | 'wanted' | 'on';
+  /** One's own picture. */
+  own: MediaStream | null;
+  /** Which device could not be used, and why. */
+  trouble: { device: Device; says: string } | null;
+  /** Whether the browser holds the sound back until something was pressed. */
+  held: boolean;
+  says: string | null;
+}
+
+const NOTHING: StageState = {
+  up: null,
+  place: null,
+  people: [],
+  speaking: new Set(),
+  tracks: new Map(),
+  microphone: 'off',
+  camera: 'off',
+  own: null,
+  trouble: null,
+  held: false,
+  says: null,
+};
+
+const KINDS = { microphone: 'audio', camera: 'video' } as const;
+/** ms until a connection that broke is made anew. */
+const AGAIN = 1_000;
+
+/**
+ * Sound and picture of one page: one connection by which it sends, one by which it is sent all else. What it may send is decided by the
+ * server, which stops the rest; here it is only asked for. Whatever breaks is made anew.
+ */
+export class Stage {
+  state: StageState = NOTHING;
+
+  private listeners = new Set<() => void>();
+  private epoch = 0;
+  private sending: RTCPeerConnection | null = null;
+  private watching: RTCPeerConnection | null = null;
+  private slots: StageSlot[] = [];
+  private made: Partial<Record<Device, Made>> = {};
+  private off: () => void;
+
+  /**
+   * @param live by which all is agreed on
+   * @param name of whoever is here, for what is simulated
+   */
+  constructor(
+    private live: LiveClient,
+    private name: string,
+  ) {
+    this.off = live.hearStage((message) => this.hear(message));
+    this.live.sayStage({ act: 'come' });
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  close() {
+    this.off();
+    this.drop();
+    // What is being opened just now is let go of as soon as it is there.
+    this.tell({ microphone: 'off', camera: 'off' });
+    Object.values(this.made).forEach((made) => made.stop());
+  }
+
+  /** Switches a device on or off; it is opened when it is first wanted, and let go of when it is off. */
+  async set(device: Device, on: boolean) {
+    if (!on) return this.switchOff(device);
+    this.tell({ [device]: 'wanted', trouble: null });
+    try {
+      const made = await open(device, this.name);
+      // Another press may have come first.
+      if (this.state[device] !== 'wanted') return made.stop();
+      this.made[device] = made;
+      made.track.onended = () => this.switchOff(device);
+    } catch (error) {
+      return this.tell({ [device]: 'off', trouble: { device, says: troubleWith(device, error) } });
+    }
+    this.tell({ [device]: 'on', ...(device === 'camera' && { own: new MediaStream([this.made.camera!.track]) }) });
+    await this.put(device);
+    this.live.sayStage({ act: 'switch', switch: device, on: true });
+  }
+
+  /** One is heard and seen by this window again, and not by another. */
+  takeBack() {
+    this.live.sayStage({ act: 'anew' });
+  }
+
+  /** One goes on without a device that could not be used. */
+  without() {
+    this.tell({ trouble: null });
+  }
+
+  /** Sound that a browser holds back may be heard once something was pressed. */
+  release() {
+    this.tell({ held: false });
+  }
+
+  hold() {
+    this.tell({ held: true });
+  }
+
+  private switchOff(device: Device) {
+    this.live.sayStage({ act: 'switch', switch: device, on: false });
+    this.made[device]?.stop();
+    delete this.made[device];
+    this.tell({ [device]: 'off', ...(device === 'camera' && { own: null }) });
+    void this.sender(device)?.replaceTrack(null);
+  }
+
+  private hear(message: Told) {
+    switch (message.t) {
+      case 'welcome':
+        // The server has forgotten what it knew of this page.
+        this.drop();
+        return this.live.sayStage({ act: 'come' });
+      case 'stage':
+        return this.learn(message);
+      case 'sending':
+        if (message.epoch === this.epoch)
+          void this.sending?.setRemoteDescription({ type: 'answer', sdp: message.sdp }).catch(this.passed);
+        return;
+      case 'watching':
+        if (message.epoch === this.epoch) void this.watch(message.sdp, message.slots).catch(this.passed);
+        return;
+      case 'voice':
+        return this.speaks(message.person, message.on);
+    }
+  }
+
+  private learn({ up, epoch, place, people, speaking, says }: Extract<Told, { t: 'stage' }>) {
+    const anew = epoch !== this.epoch;
+    if (anew || !up || !place) this.drop();
+    // Another window has taken over, and its devices with it.
+    if (says && !place)
+      (['microphone', 'camera'] as const).forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
+    this.epoch = epoch;
+    this.tell({ up, place, people, speaking: new Set(speaking), says: says ?? null });
+    // Somebody took what one had: it is seen, and one begins anew.
+    if (anew && place && (this.made.microphone || this.made.camera)) void this.send().catch(this.passed);
+  }
+
+  private speaks(person: string, on: boolean) {
+    const speaking = new Set(this.state.speaking);
+    if (on) speaking.add(person);
+    else speaking.delete(person);
+    this.tell({ speaking });
+  }
+
+  /** A connection was closed while something was agreed on for it: the next one is under way. */
+  private passed = (error: unknown) => console.warn('Sound and picture were begun anew meanwhile', error);
+
+  private async put(device: Device) {
+    const sender = this.sender(device);
+    if (!sender) return this.send();
+    await sender.replaceTrack(this.made[device]?.track ?? null);
+  }
+
+  private sender = (device: Device): RTCRtpSender | undefined =>
+    this.sending?.getTransceivers().find(({ mid, receiver }) => mid !== null && receiver.track.kind === KINDS[device])
+      ?.sender;
+
+  /** Offers to send sound and picture; what is not there yet is put in later without asking again. */
+  private async send() {
+    if (!this.state.place) return;
+    this.sending?.close();
+    const connection = (this.sending = this.connection('sending', () => void this.send().catch(this.passed)));
+    for (const device of ['microphone', 'camera'] as const)
+      connection.addTransceiver(this.made[device]?.track ?? KINDS[device], { direction: 'sendonly' });
+    await connection.setLocalDescription();
+    if (connection !== this.sending) return;
+    this.live.sayStage({ act: 'send', sdp: connection.localDescription!.sdp });
+    (['microphone', 'camera'] as const)
+      .filter((device) => this.made[device])
+      .forEach((device) => this.live.sayStage({ act: 'switch', switch: device, on: true }));
+  }
+
+  private async watch(sdp: string, slots: StageSlot[]) {
+    const connection = (this.watching ??= this.connection('watching', () => this.live.sayStage({ act: 'anew' })));
+    this.slots = slots;
+    await connection.setRemoteDescription({ type: 'offer', sdp });
+    await connection.setLocalDescription();
+    if (connection !== this.watching) return;
+    this.live.sayStage({ act: 'answer', sdp: connection.localDescription!.sdp });
+    this.sort(connection);
+  }
+
+  /** Which of what arrives is whose. */
+  private sort(connection: RTCPeerConnection) {
+    const tracks = new Map<string, Tracks>();
+    for (const { mid, person, kind } of this.slots) {
+      const track = connection.getTransceivers().find((one) => one.mid === mid)?.receiver.track;
+      if (!track) continue;
+      const before = this.state.tracks.get(person)?.[kind];
+      const stream = before?.getTracks()[0] === track ? before : new MediaStream([track]);
+      tracks.set(person, { ...tracks.get(person), [kind]: stream });
+    }
+    this.tell({ tracks });
+  }
+
+  private connection(side: 'sending' | 'watching', anew: () => void) {
+    const connection = new RTCPeerConnection();
+    connection.onicecandidate = ({ candidate }) =>
+      this.live.sayStage({ act: 'candidate', side, with: candidate?.toJSON() ?? {} });
+    connection.onconnectionstatechange = () => {
+      if (connection.connectionState !== 'failed' || connection !== this[side]) return;
+      setTimeout(() => connection === this[side] && anew(), AGAIN);
+    };
+    return connection;
+  }
+
+  private drop() {
+    this.sending?.close();
+    this.watching?.close();
+    this.sending = this.watching = null;
+    this.slots = [];
+    this.tell({ tracks: new Map() });
+  }
+
+  private tell(facts: Partial<StageState>) {
+    this.state = { ...this.state, ...facts };
+    this.listeners.forEach((listener) => listener());
+  }
+}

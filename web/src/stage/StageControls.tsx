@@ -1,0 +1,119 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useEffect } from 'react';
+import type { Rights } from '../api/shapes';
+import type { BenchForm } from '../screens/class/Bench';
+import { useShortcuts } from '../parts/hooks/useShortcuts';
+import { choose, SIMULATED, type Device } from './devices';
+import { useStage, useStageState } from './useStage';
+
+/** What each device takes, and its words off, on their way, and on. */
+const DEVICES = {
+  microphone: { right: 'speak', words: { off: 'Microphone', wanted: 'Microphone …', on: 'Mute' } },
+  camera: { right: 'camera', words: { off: 'Camera', wanted: 'Camera …', on: 'Camera off' } },
+} as const;
+
+interface Props {
+  rights: Rights | undefined;
+  /** How the bench lies: where there is little room they have a line to themselves, and else lie one above the other. */
+  form: BenchForm;
+}
+
+/** One's own microphone and camera, with what keeps them from being used in words. */
+export function StageControls({ rights, form }: Props) {
+  const line = form === 'line';
+  const stage = useStage();
+  const state = useStageState();
+  const may = (device: Device) => rights?.[DEVICES[device].right];
+  const toggle = (device: Device) => {
+    if (stage && (state![device] !== 'off' || may(device)?.allowed)) void stage.set(device, state![device] === 'off');
+  };
+  const lost = (['microphone', 'camera'] as const).filter(
+    (device) => state && state[device] !== 'off' && may(device)?.allowed === false,
+  );
+  const forbidden = lost.join(' ');
+  // The server has stopped it by now; what is not sent need not be recorded here either.
+  useEffect(() => {
+    forbidden.split(' ').forEach((device) => device && void stage?.set(device as Device, false));
+  }, [forbidden, stage]);
+  const there = state?.up && state.place;
+  useShortcuts(there ? { m: ['Switch your microphone on, or mute it', () => toggle('microphone')] } : {});
+  if (!stage || !state || state.up === null) return null;
+  if (!state.up || !state.place)
+    return (
+      <Box sx={{ fontSize: 13, color: 'text.secondary', alignSelf: 'center', maxWidth: line ? undefined : 170 }}>
+        <span role="status">
+          {state.says ?? (state.up ? null : 'No sound and picture just now. All else goes on.')}
+        </span>
+        {state.up && state.says && (
+          <Button size="small" onClick={() => stage.takeBack()}>
+            Be heard here instead
+          </Button>
+        )}
+      </Box>
+    );
+  return (
+    <Box
+      sx={{
+        position: 'relative',
+        display: 'flex',
+        gap: 0.75,
+        flexDirection: line || form === 'few' ? 'row' : 'column',
+        alignItems: line || form === 'few' ? 'center' : 'stretch',
+        ...(line && { flexBasis: '100%', flexWrap: 'wrap', '& > button': { flex: 1 } }),
+      }}
+    >
+      {(['microphone', 'camera'] as const).map((device) => {
+        const answer = may(device);
+        const on = state[device] !== 'off';
+        return (
+          <Button
+            key={device}
+            aria-pressed={on}
+            variant={on ? 'contained' : 'outlined'}
+            color={on ? 'primary' : 'inherit'}
+            disabled={!on && !answer?.allowed}
+            title={answer?.says ?? (device === 'microphone' ? 'Key m' : undefined)}
+            onClick={() => toggle(device)}
+          >
+            {DEVICES[device].words[state[device]]}
+          </Button>
+        );
+      })}
+      {state.held && (
+        <Button variant="contained" onClick={() => stage.release()}>
+          Let me hear the class
+        </Button>
+      )}
+      {state.trouble && (
+        <Box
+          role="alert"
+          sx={{
+            // Where there is little room nothing may lie over what is pressed.
+            ...(line
+              ? { flexBasis: '100%', p: 1 }
+              : {
+                  ...{ position: 'absolute', bottom: 'calc(100% + 12px)', right: 0, zIndex: 2, width: 340, p: 1.5 },
+                  ...{ border: 1, borderColor: 'divider', borderRadius: 1, boxShadow: 3 },
+                }),
+            bgcolor: 'background.paper',
+            ...{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start', fontSize: 14 },
+          }}
+        >
+          {state.trouble.says}
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button
+              onClick={() => {
+                choose(state.trouble!.device, SIMULATED);
+                void stage.set(state.trouble!.device, true);
+              }}
+            >
+              Use a simulated one
+            </Button>
+            <Button onClick={() => stage.without()}>Go on without</Button>
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,46 @@
+import { simulatedPicture, simulatedVoice, type Made } from './simulated';
+
+export type Device = 'microphone' | 'camera';
+
+/** Which device is used, as this browser keeps it: `simulated`, the id of one, or nothing for the usual one. */
+const kept = (device: Device) => `veranda.${device}`;
+export const SIMULATED = 'simulated';
+export const chosen = (device: Device): string | null => localStorage.getItem(kept(device));
+export const choose = (device: Device, id: string | null) =>
+  id ? localStorage.setItem(kept(device), id) : localStorage.removeItem(kept(device));
+
+const NAMES: Record<Device, string> = { microphone: 'microphone', camera: 'camera' };
+
+/** Why a device could not be used, and what one can do about it (Media Capture and Streams, 10.2). */
+export function troubleWith(device: Device, error: unknown): string {
+  const name = NAMES[device];
+  switch (error instanceof DOMException ? error.name : '') {
+    case 'NotFoundError':
+    case 'OverconstrainedError':
+      return `No ${name} was found. Plug one in, or go on with a simulated one.`;
+    case 'NotAllowedError':
+      return `This browser does not let Veranda use the ${name}. Allow it in the settings of this page, or go on with a simulated one.`;
+    case 'NotReadableError':
+      return `The ${name} is taken by another program. Close that, or go on with a simulated one.`;
+    default:
+      return `The ${name} could not be used. Try again, or go on with a simulated one.`;
+  }
+}
+
+/**
+ * Opens the device that is chosen.
+ * @param name whose it is, for what is simulated
+ * @throws what {@link troubleWith} has words for
+ */
+export async function open(device: Device, name: string): Promise<Made> {
+  const id = chosen(device);
+  if (id === SIMULATED) return device === 'microphone' ? simulatedVoice(name) : simulatedPicture(name);
+  const which = id ? { deviceId: { ideal: id } } : {};
+  const wish =
+    device === 'microphone'
+      ? { audio: { ...which, echoCancellation: true, noiseSuppression: true, autoGainControl: true } }
+      : { video: { ...which, width: { ideal: 320 }, height: { ideal: 240 }, frameRate: { ideal: 15, max: 24 } } };
+  if (!navigator.mediaDevices) throw new DOMException('No devices here', 'NotFoundError');
+  const track = (await navigator.mediaDevices.getUserMedia(wish)).getTracks()[0]!;
+  return { track, stop: () => track.stop() };
+}

@@ -1,0 +1,76 @@
+import { initials } from '../parts/words/people';
+
+/** Frames of the drawn picture in a second. */
+const FRAMES = 12;
+const [WIDTH, HEIGHT] = [320, 240];
+
+/** A track that was made here, and how it is let go of. */
+export interface Made {
+  track: MediaStreamTrack;
+  stop: () => void;
+}
+
+/**
+ * A voice-like tone (two formants of a falling and rising note, in syllables) for machines without a microphone. Each person has a pitch of
+ * their own.
+ * @param name whose voice it is
+ */
+export function simulatedVoice(name: string): Made {
+  const context = new AudioContext();
+  const out = context.createMediaStreamDestination();
+  const voice = context.createOscillator();
+  voice.type = 'sawtooth';
+  voice.frequency.value = 110 + ([...name].reduce((sum, letter) => sum + letter.codePointAt(0)!, 0) % 12) * 10;
+  // Formants of an open vowel, in Hz.
+  const mouth = [730, 1_090].map((hz) => {
+    const filter = context.createBiquadFilter();
+    filter.type = 'bandpass';
+    filter.frequency.value = hz;
+    filter.Q.value = 4;
+    return filter;
+  });
+  const syllables = context.createGain();
+  syllables.gain.value = 0.5;
+  const pace = context.createOscillator();
+  pace.frequency.value = 3;
+  const depth = context.createGain();
+  depth.gain.value = 0.3;
+  pace.connect(depth).connect(syllables.gain);
+  mouth.forEach((filter) => voice.connect(filter).connect(syllables));
+  syllables.connect(out);
+  [voice, pace].forEach((one) => one.start());
+  void context.resume();
+  const track = out.stream.getAudioTracks()[0]!;
+  const stop = () => {
+    track.stop();
+    void context.close();
+  };
+  return { track, stop };
+}
+
+/** A picture with somebody's initials and a running clock, for machines without a camera. */
+export function simulatedPicture(name: string): Made {
+  const canvas = Object.assign(document.createElement('canvas'), { width: WIDTH, height: HEIGHT });
+  const pen = canvas.getContext('2d')!;
+  const draw = () => {
+    const now = new Date();
+    pen.fillStyle = '#DCE9E6';
+    pen.fillRect(0, 0, WIDTH, HEIGHT);
+    pen.fillStyle = '#17665E';
+    pen.fillRect(0, HEIGHT - 10, (WIDTH * (now.getMilliseconds() + (now.getSeconds() % 10) * 1_000)) / 10_000, 10);
+    pen.textAlign = 'center';
+    pen.fillStyle = '#23313A';
+    pen.font = 'bold 96px sans-serif';
+    pen.fillText(initials(name), WIDTH / 2, 140);
+    pen.font = '28px sans-serif';
+    pen.fillText(now.toTimeString().slice(0, 8), WIDTH / 2, 200);
+  };
+  draw();
+  const timer = setInterval(draw, 1_000 / FRAMES);
+  const track = canvas.captureStream(FRAMES).getVideoTracks()[0]!;
+  const stop = () => {
+    clearInterval(timer);
+    track.stop();
+  };
+  return { track, stop };
+}

@@ -1,0 +1,156 @@
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Incoming, StageSlot } from '../api/shapes';
+import { ALL_RIGHTS, connection, ODALYS, refused } from '../testing/live';
+import { choose, SIMULATED, troubleWith } from './devices';
+import { Stage } from './Stage';
+import { StageControls } from './StageControls';
+import { StageContext } from './useStage';
+
+const stopped = vi.fn();
+vi.mock('./simulated', () => ({
+  simulatedVoice: () => ({ track: { kind: 'audio' }, stop: stopped }),
+  simulatedPicture: () => ({ track: { kind: 'video' }, stop: stopped }),
+}));
+
+/** A connection of the browser as far as it is used here. */
+class Peer {
+  static made: Peer[] = [];
+  connectionState = 'new';
+  localDescription = { sdp: 'v=0 ours' };
+  remote: unknown[] = [];
+  closed = false;
+  onconnectionstatechange = () => {};
+  private lines: { mid: string; receiver: { track: { kind: string } }; sender: { replaceTrack: () => void } }[] = [];
+  constructor() {
+    Peer.made.push(this);
+  }
+  addTransceiver(what: string | { kind: string }) {
+    const kind = typeof what === 'string' ? what : what.kind;
+    this.lines.push({ mid: `${this.lines.length}`, receiver: { track: { kind } }, sender: { replaceTrack: vi.fn() } });
+  }
+  getTransceivers = () => this.lines;
+  setLocalDescription = async () => {};
+  setRemoteDescription = async (description: unknown) => {
+    this.remote.push(description);
+    if (this.lines.length === 0) this.addTransceiver('audio');
+  };
+  close = () => void (this.closed = true);
+}
+
+const told: Extract<Incoming, { t: 'stage' }> = {
+  t: 'stage',
+  up: true,
+  epoch: 1,
+  place: 'main',
+  people: [],
+  speaking: [],
+};
+const slots: StageSlot[] = [{ mid: '0', person: 'farah', kind: 'audio' }];
+
+function start(rights = ALL_RIGHTS) {
+  const { client, socket, tell } = connection({ you: ODALYS });
+  const stage = new Stage(client, 'Odalys Brandt');
+  const shown = () => (
+    <StageContext value={stage}>
+      <StageControls rights={rights} form="plain" />
+    </StageContext>
+  );
+  const { rerender } = render(shown());
+  stage.subscribe(() => rerender(shown()));
+  const said = () =>
+    socket.said.filter(({ t }) => t === 'stage').map(({ act: what, ...more }) => [what, more.switch, more.on]);
+  return { stage, tell, said };
+}
+
+beforeEach(() => {
+  Peer.made = [];
+  stopped.mockReset();
+  vi.stubGlobal('RTCPeerConnection', Peer);
+  vi.stubGlobal(
+    'MediaStream',
+    class {
+      constructor(private tracks: unknown[]) {}
+      getTracks = () => this.tracks;
+    },
+  );
+  (['microphone', 'camera'] as const).forEach((device) => choose(device, SIMULATED));
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const settled = () => act(async () => void (await new Promise((later) => setTimeout(later, 5))));
+
+describe('one’s own sound', () => {
+  it('is offered once it is switched on, and stopped when it is switched off', async () => {
+    const { tell, said } = start();
+    tell(told);
+    fireEvent.click(screen.getByRole('button', { name: 'Microphone' }));
+    await settled();
+    expect(said().map(([what]) => what)).toEqual(['come', 'send', 'switch', 'switch']);
+    tell({ t: 'sending', epoch: 1, sdp: 'v=0 theirs' });
+    expect(Peer.made[0]!.remote).toEqual([{ type: 'answer', sdp: 'v=0 theirs' }]);
+    fireEvent.click(screen.getByRole('button', { name: 'Mute' }));
+    expect(said().at(-1)).toEqual(['switch', 'microphone', false]);
+    expect(stopped).toHaveBeenCalledOnce();
+  });
+
+  it('is not to be had where one may not speak, and goes off when one may no more', async () => {
+    const { tell, stage } = start({ ...ALL_RIGHTS, speak: refused('Nobody speaks just now.') });
+    tell(told);
+    const button = screen.getByRole('button', { name: 'Microphone' }) as HTMLButtonElement;
+    expect([button.disabled, button.title]).toEqual([true, 'Nobody speaks just now.']);
+    await act(async () => void stage.set('microphone', true));
+    await settled();
+    expect(stage.state.microphone).toBe('off');
+  });
+
+  it('begins anew when the media server has forgotten all, and not before', async () => {
+    const { tell, stage } = start();
+    tell(told);
+    await act(async () => void stage.set('microphone', true));
+    await settled();
+    tell({ ...told, up: false, place: null });
+    expect(Peer.made[0]!.closed).toBe(true);
+    expect(screen.getByRole('status').textContent).toContain('All else goes on');
+    tell({ ...told, epoch: 2 });
+    await settled();
+    expect(Peer.made).toHaveLength(2);
+  });
+
+  it('lets go of its devices when another window takes over, and is taken back by a button', async () => {
+    const { tell, said } = start();
+    tell(told);
+    fireEvent.click(screen.getByRole('button', { name: 'Microphone' }));
+    await settled();
+    tell({ ...told, place: null, says: 'You are heard and seen in another window now.' });
+    expect([stopped.mock.calls.length, Peer.made[0]!.closed]).toEqual([1, true]);
+    expect(screen.getByRole('status').textContent).toContain('another window');
+    fireEvent.click(screen.getByRole('button', { name: 'Be heard here instead' }));
+    expect(said().at(-1)![0]).toBe('anew');
+  });
+
+  it('tells in words why a device cannot be used', () => {
+    expect(troubleWith('camera', new DOMException('', 'NotReadableError'))).toContain('taken by another program');
+    expect(troubleWith('microphone', new DOMException('', 'NotAllowedError'))).toContain('Allow it');
+    expect(troubleWith('microphone', new Error('odd'))).toContain('could not be used');
+  });
+});
+
+describe('the sound of others', () => {
+  it('is sorted by whose it is, and what belongs to an earlier time is passed over', async () => {
+    const { tell, stage, said } = start();
+    tell(told);
+    tell({ t: 'watching', epoch: 0, sdp: 'v=0 old', slots });
+    await settled();
+    expect(Peer.made).toHaveLength(0);
+    tell({ t: 'watching', epoch: 1, sdp: 'v=0 offer', slots });
+    await settled();
+    expect(stage.state.tracks.get('farah')?.audio).toBeTruthy();
+    expect(said().at(-1)![0]).toBe('answer');
+    tell({ t: 'voice', stream: 'place/s.main', person: 'farah', on: true });
+    expect([...stage.state.speaking]).toEqual(['farah']);
+  });
+});
