@@ -255,6 +255,8 @@ RSpec.describe 'A class that is asked', type: :journey do
       perform('odalys', 'poll.open', "staff/#{sitting}", poll: kind, round: 1)
       [nils, farah].each do |session|
         expect(session).to have_css('h3', text: question[:text], wait: 15)
+        expect(session).to have_button('Answer', disabled: :all)
+        settle(session)
         act.call(session)
         expect_accessible(session)
         session.find_button('Answer').click

@@ -37,13 +37,21 @@ module Browsers
     @browsers[name] ||= Capybara::Session.new(:chromium)
   end
 
-  # Leaves a picture of each page when something went wrong on one.
+  # Leaves a picture of each page when something went wrong on one, and its words: where nobody sees the picture, those are seen.
   def close_browsers
     failed = RSpec.current_example&.exception
     @browsers&.each do |name, session|
-      session.save_screenshot(File.join(Veranda::Environment.var, "failed-#{name}.png")) if failed
+      leave_traces(name, session) if failed
       session.quit
     end
+  end
+
+  def leave_traces(name, session)
+    session.save_screenshot(File.join(Veranda::Environment.var, "failed-#{name}.png"))
+    words = session.evaluate_script('document.body.innerText').to_s.squeeze(" \n").tr("\n", '·')[0, 1_500]
+    warn "\n#{name} at #{session.current_path}: #{words}\n#{errors(session).first(5).join("\n")}"
+  rescue Selenium::WebDriver::Error::WebDriverError, Capybara::CapybaraError => error
+    warn "\nNothing is known of #{name}: #{error.message.lines.first}"
   end
 
   # Draws across the paper, by hand.

@@ -14,8 +14,8 @@ module Veranda
         'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_round],
         'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
-        'sitting.ended' => %i[review tell_timing keep_snapshots finish_polls],
-        'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing],
+        'sitting.ended' => %i[review tell_timing keep_snapshots keep_tracks finish_polls],
+        'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing review_rights],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
         'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
@@ -183,6 +183,11 @@ module Veranda
         peers = @gathering.peers_in(sitting.id).select { |peer| staff.removed.key?(peer.person.id) }
         @welcomes.review(peers, @performer)
         peers.each { |peer| peer.dismiss(Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED)) }
+      end
+
+      def keep_tracks(entry)
+        sitting, = facts(entry)
+        @hub.stage.keep(sitting.id) if sitting.stretches.any?
       end
 
       # So that the recording of a class that is over opens at once.

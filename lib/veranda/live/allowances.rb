@@ -31,6 +31,9 @@ module Veranda
         place unless place == Core::Sittings::Places::WAITING
       end
 
+      # @return [Boolean] whether what is said where somebody is, is recorded: in the main room
+      def recorded?(peer, sitting) = sitting.recording? && place_in(peer, sitting) == Core::Sittings::Places::MAIN
+
       private
 
       def names = Core::Streams::StreamName

@@ -21,6 +21,8 @@ module Veranda
       attr_accessor :following
       # @return [String, nil] id of the place of the class that they are in
       attr_accessor :place
+      # @return [Boolean] whether what is said in that place is recorded
+      attr_accessor :recorded
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -36,6 +38,7 @@ module Veranda
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
         @rights = {}
         @following = []
+        @recorded = false
         heard
       end
 

@@ -53,7 +53,7 @@ module Veranda
       def teach(peer, performer, seen)
         sitting, staff = facts(peer, performer)
         peer.rights = @allowances.in_class(peer, sitting, staff, performer)
-        peer.place = @allowances.place_in(peer, sitting)
+        peer.place, peer.recorded = standing(peer, sitting)
         greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
       end
@@ -78,10 +78,10 @@ module Veranda
         return unless peer.welcomed
 
         sitting, staff = facts(peer, performer)
-        stood = [peer.place, peer.rights]
+        stood = [peer.place, peer.recorded, peer.rights]
         send_rights(peer, @allowances.in_class(peer, sitting, staff, performer))
-        peer.place = @allowances.place_in(peer, sitting)
-        @stood.call(peer) if stood != [peer.place, peer.rights]
+        peer.place, peer.recorded = standing(peer, sitting)
+        @stood.call(peer) if stood != [peer.place, peer.recorded, peer.rights]
       end
 
       # Somebody looks at what they may read and are not told by themselves, as staff do at everybody's copies; and no longer at others.
@@ -119,6 +119,8 @@ module Veranda
       end
 
       private
+
+      def standing(peer, sitting) = [@allowances.place_in(peer, sitting), @allowances.recorded?(peer, sitting)]
 
       def facts(peer, performer)
         names = Core::Streams::StreamName

@@ -37,11 +37,12 @@ module Veranda
       # Goes to where its person is, with what they may do there; nowhere when `place` is nil.
       # @param sitting [String] id
       # @param rights [Hash{Symbol => Boolean}]
-      def stand(sitting, place, rights)
-        @wanted = [[sitting, place], rights]
+      # @param recorded [Boolean] whether what is said there is recorded
+      def stand(sitting, place, rights, recorded: false)
+        @wanted = [[sitting, place], rights, recorded]
         once(:stand) do
           before = @at
-          @at, @rights = @wanted
+          @at, @rights, @recorded = @wanted
           @on = @on.select { |switch, _| @rights[Sending::RIGHTS.fetch(Sending::SWITCHES.fetch(switch))] }
           next if @ceded
 
@@ -129,7 +130,7 @@ module Veranda
 
       # What cannot be stopped must not go on: then all of it ends, and begins anew.
       def allow
-        @visit&.sending&.allow(@rights)
+        @visit&.sending&.allow(@rights, recorded: @recorded)
       rescue Link::Away, Link::Refused
         enter
       end
@@ -153,7 +154,7 @@ module Veranda
       def join(sitting, place)
         @visit = Visit.new(@link, Room.new(@reach, sitting, place), @person)
         @visit.come { |event| hear(event) }
-        @visit.sending.allow(@rights)
+        @visit.sending.allow(@rights, recorded: @recorded)
         @on.each { |switch, on| @visit.sending.switch(switch, on) }
       end
 

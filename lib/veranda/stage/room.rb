@@ -21,13 +21,15 @@ module Veranda
       NOT_THERE, THERE, TAKEN = 426, 427, 436
 
       # @return [String]
-      attr_reader :name
+      attr_reader :name, :sitting, :place
 
-      # @param reach [Hash] `{ key:, rooms: }`
+      # @param reach [Hash] `{ key:, rooms:, tracks: }`
       # @param sitting [String] id of the class
       # @param place [String] id
       def initialize(reach, sitting, place)
         @reach = reach
+        @sitting = sitting
+        @place = place
         @name = "#{sitting}.#{place}"
       end
 
@@ -57,6 +59,10 @@ module Veranda
       # Stops, or lets through, the packets of one stream.
       def moderate(handle, person, mid, mute) = handle.ask('moderate', room: name, secret: secret, id: person, mid: mid, mute: mute)
 
+      # Has all that somebody sends written down from now on.
+      # @param name [String, nil] that no file has yet; nil to have no more of it written
+      def record(handle, name) = handle.ask('configure', record: !name.nil?, secret: secret, **{ filename: name }.compact)
+
       def kick(handle, person)
         handle.ask('kick', room: name, secret: secret, id: person)
       rescue Link::Refused
@@ -74,7 +80,7 @@ module Veranda
       private
 
       def make(handle)
-        handle.ask('create', room: name, admin_key: @reach[:key], secret: secret, pin: pin, **MADE, **TALKING)
+        handle.ask('create', room: name, admin_key: @reach[:key], secret: secret, pin: pin, rec_dir: @reach[:tracks], **MADE, **TALKING)
       rescue Link::Refused => e
         raise unless e.code == THERE
       end

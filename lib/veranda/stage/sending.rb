@@ -19,6 +19,7 @@ module Veranda
         @stopped = {}
         @on = {}
         @may = {}
+        @taking = Taking.new(handle, room, person)
       end
 
       # @return [Handle]
@@ -32,6 +33,7 @@ module Veranda
         facts, answer = @handle.ask('publish', sdp: ['offer', sdp])
         @tracks = facts[:streams] || []
         @stopped = {}
+        @taking.forget
         apply
         answer
       end
@@ -44,8 +46,10 @@ module Veranda
       end
 
       # @param rights [Hash{Symbol => Boolean}]
-      def allow(rights)
+      # @param recorded [Boolean] whether what is said here is recorded
+      def allow(rights, recorded: false)
         @may = rights
+        @recorded = recorded
         # What was forbidden is not on again by itself once it is allowed.
         RIGHTS.each { |kind, right| @on[kind] = false unless rights[right] }
         apply
@@ -63,6 +67,14 @@ module Veranda
           # Nobody asks for a whole picture by themselves.
           @handle.ask('configure', keyframe: true) if track[:type] == 'video' && !stop
         end
+        take
+      end
+
+      # Of what goes, and only that. What cannot be recorded goes on all the same.
+      def take
+        @taking.keep(@recorded ? @tracks.map { |track| track[:type] }.select { |kind| goes?(kind) } : [])
+      rescue Link::Refused => e
+        Complaint.of(self, 'Sound and picture could not be recorded', e)
       end
 
       def goes?(kind) = RIGHTS.key?(kind) && @on[kind] && @may[RIGHTS.fetch(kind)]

@@ -28,7 +28,7 @@ module Veranda
       def stand(peer)
         participant = @participants[peer] or return
         stream = peer.place && Core::Streams::StreamName.place(peer.sitting_id, peer.place)
-        participant.stand(peer.sitting_id, peer.place, (peer.rights[stream] || {}).transform_values(&:allowed?))
+        participant.stand(peer.sitting_id, peer.place, (peer.rights[stream] || {}).transform_values(&:allowed?), recorded: peer.recorded)
       end
 
       # @param peer [Live::Peer]
@@ -48,6 +48,10 @@ module Veranda
         when 'anew' then participant.anew
         end
       end
+
+      # A recorded class has ended: what was written of it is made playable.
+      # @param sitting_id [String]
+      def keep(sitting_id) = @reach && @hub.archive.tracks.want(sitting_id, @reach[:tracks])
 
       # @param peer [Live::Peer] who has gone
       def part(peer) = @participants.delete(peer)&.stop

@@ -5,7 +5,7 @@ module Veranda
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies, :pairings, :room_work, :polls, :questions
+                  :own_copies, :pairings, :room_work, :polls, :questions, :tracks
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -26,6 +26,7 @@ module Veranda
         @room_work = RoomWork.new(db, @log, @lessons)
         @polls = PollBank.new(db)
         @questions = QuestionList.new(db)
+        @tracks = Tracks.new(db, @files)
         @small_pictures = SmallPictures.new(db, @files)
       end
 

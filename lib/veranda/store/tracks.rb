@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require 'que'
+
+module Veranda
+  module Store
+    # Sounds and pictures of recorded classes, each a stretch of what one person sent.
+    class Tracks
+      # The job that makes them playable, by name, since it lives above; and the queue of what takes minutes.
+      JOB = 'Veranda::Workshop::KeepTracks'
+      QUEUE = 'documents'
+      # s after the end of a class, by when the media server has closed its files.
+      PAUSE = 1
+
+      # @param db [Sequel::Database]
+      # @param files [Files]
+      def initialize(db, files)
+        @db = db
+        @files = files
+      end
+
+      # Has what the media server wrote of a class made playable. Asked for twice it is done once.
+      # @param folder [String] where the media server writes
+      def want(sitting_id, folder)
+        report(sitting_id, 'waiting')
+        Que.connection = @db
+        Que.enqueue(sitting_id, folder, job_options: { job_class: JOB, run_at: Time.now + PAUSE, queue: QUEUE })
+      end
+
+      # @param state [String] `waiting`, `ready`, or `partly` when some of it could not be made playable
+      def report(sitting_id, state)
+        @db[:recordings].insert_conflict(target: :sitting_id, update: { sound: state }).insert(sitting_id: sitting_id, sound: state)
+      end
+
+      # @return [String, nil] nil for classes without sound and picture
+      def state(sitting_id) = @db[:recordings].where(sitting_id: sitting_id).get(:sound)
+
+      # @param take [Core::Recordings::Take]
+      # @param name [String] of the file that the media server wrote
+      # @param path [String] of what was made of it, which is moved
+      def add(take, name:, path:, kind:, began_at:, length:)
+        size = File.size(path)
+        file = @files.move(path, "tracks/#{take.sitting}/#{name}.webm")
+        @db[:tracks].insert_conflict(target: :file).insert(id: Ids.call, sitting_id: take.sitting, place: take.place, person_id: take.person, kind: kind,
+                                                           began_at: began_at, length: length, size: size, file: file)
+      end
+
+      # @return [Array<Hash>] `{ id:, place:, person_id:, kind:, began_at:, length:, size: }` in order of time
+      def of(sitting_id)
+        @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).select(:id, :place, :person_id, :kind, :began_at, :length, :size).all
+      end
+
+      # @return [Hash, nil] with the name of its `file` in the store
+      def find(sitting_id, id) = @db[:tracks].first(sitting_id: sitting_id, id: id)
+    end
+  end
+end
