@@ -5,6 +5,7 @@ require_relative '../spec_helper'
 # Sound and picture in real browsers, over a media server of its own.
 RSpec.describe 'The stage', type: :journey do
   include Browsers
+  include OnStage
 
   let(:media) { @media ||= Media.new }
   let(:server) { @server ||= Server.new(more: media.told) }
@@ -27,71 +28,6 @@ RSpec.describe 'The stage', type: :journey do
   def phone(session)
     session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
     expect(session).to have_button('Exchange')
-  end
-
-  # Machines here have no devices: all choose the simulated ones.
-  def enter(who, pressed: true)
-    session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1', wait: 20)
-    session.execute_script("['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'))")
-    watch(session)
-    session.visit("#{server.address}/classes/#{sitting}")
-    expect(session).to have_button('Microphone', wait: 20)
-    # Browsers let a page be heard once something in it was pressed.
-    session.find('h1').click if pressed
-    session
-  end
-
-  # Keeps hold of the page's connections, so that it can be asked what comes over them.
-  def watch(session)
-    session.driver.browser.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: <<~JS)
-      window.connections = [];
-      window.RTCPeerConnection = class extends RTCPeerConnection {
-        constructor(...given) { super(...given); window.connections.push(this); }
-      };
-      window.WebSocket = class extends WebSocket {
-        constructor(...given) { super(...given); window.say = (facts) => this.send(JSON.stringify({ t: 'stage', ...facts })); }
-      };
-    JS
-  end
-
-  # What has arrived at a page so far.
-  # @return [Array<Hash>] `{ kind:, packets:, frames:, energy: }` of each that is sent to it
-  def arrived(session)
-    rows = session.evaluate_async_script(<<~JS)
-      const done = arguments[0];
-      Promise.all(window.connections.filter((one) => one.connectionState !== 'closed').map((one) => one.getStats())).then((all) =>
-        done(all.flatMap((stats) => [...stats.values()].filter(({ type }) => type === 'inbound-rtp').map((row) => ({
-          kind: row.kind, packets: row.packetsReceived, frames: row.framesDecoded ?? 0, energy: row.totalAudioEnergy ?? 0 })))));
-    JS
-    rows.map { |row| row.transform_keys(&:to_sym) }
-  end
-
-  def sum(session, kind, what) = arrived(session).select { |row| row[:kind] == kind }.sum { |row| row[what] }
-
-  def until_true(what, within: 20)
-    (within * 5).times { yield ? return : sleep(0.2) }
-    raise "It did not come to this: #{what}"
-  end
-
-  # Switches on what is given, by its button.
-  def switch_on(session, *names)
-    names.each { |name| session.click_button(name) }
-    expect(session).to have_button('Mute') if names.include?('Microphone')
-    expect(session).to have_button('Camera off') if names.include?('Camera')
-  end
-
-  def sounds(session) = arrived(session).select { |row| row[:kind] == 'audio' }
-  def pictures(session) = arrived(session).select { |row| row[:kind] == 'video' && row[:frames] > 10 }
-  def heard?(session) = sounds(session).any? { |row| row[:energy] > 0.001 }
-
-  # @return [Integer] packets that come within a second
-  def coming(session, kind)
-    before = sum(session, kind, :packets)
-    sleep 1
-    sum(session, kind, :packets) - before
   end
 
   it 'lets three people hear and see each other, and whoever comes late' do

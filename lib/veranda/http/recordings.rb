@@ -26,7 +26,18 @@ module Veranda
              at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
              stretches: recording.clock.stretches, cuts: row[:cuts].length, boards: sitting.boards,
              rooms: aside(:replay_rooms, sitting: id, **viewer(staff)),
-             people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } })
+             people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } }, sound: archive.tracks.state(id),
+             tracks: tracks(id, recording))
+      end
+
+      # Sound or picture, of which a player asks for parts (RFC 9110, 14.2).
+      get '/api/recordings/:id/tracks/:track' do |id, track|
+        _, recording, = watchable(id)
+        found = tracks(id, recording).any? { |one| one[:id] == track } && archive.tracks.find(id, track)
+        raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
+
+        headers 'content-security-policy' => NOTHING_RUNS, 'x-content-type-options' => 'nosniff', 'cache-control' => 'private, no-cache'
+        send_file archive.files.path(found[:file]), type: found[:kind] == 'sound' ? 'audio/webm' : 'video/webm', disposition: 'inline'
       end
 
       # The state of everything at a moment of the recording.
@@ -70,6 +81,16 @@ module Veranda
       LINK = Core::Contract.define { optional(:days).maybe(:integer, gteq?: 1, lteq?: 365) }
 
       private
+
+      # What of the main room can be heard and seen while it was recorded.
+      def tracks(id, recording)
+        archive.tracks.of(id).filter_map do |track|
+          next unless track[:place] == Core::Sittings::Places::MAIN
+
+          from, length = track.values_at(:began_at, :length)
+          { id: track[:id], person: track[:person_id], kind: track[:kind], from: from, length: length } if recording.clock.overlaps?(from, from + length)
+        end
+      end
 
       def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }
 

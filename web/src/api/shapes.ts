@@ -1166,6 +1166,7 @@ export interface Shapes {
   RecordingRow: RecordingRow;
   RecordingFacts: RecordingFacts;
   RecordedRoom: RecordedRoom;
+  Track: Track;
   Chapter: Chapter;
   RecordedMoment: RecordedMoment;
   RecordedEntries: RecordedEntries;
@@ -3189,6 +3190,8 @@ export interface RecordingFacts {
   stretches: [number, number][];
   cuts: number;
   rooms: RecordedRoom[];
+  tracks: Track[];
+  sound: ('waiting' | 'ready' | 'partly') | null;
   boards: SittingBoard[];
   people: {
     id: string;
@@ -3211,6 +3214,16 @@ export interface RecordedRoom {
   from: number;
   to: number;
   boards: SittingBoard[];
+}
+/**
+ * What somebody sent from a time of day on, and for how many ms.
+ */
+export interface Track {
+  id: string;
+  person: string;
+  kind: 'sound' | 'picture';
+  from: number;
+  length: number;
 }
 export interface RecordedMoment {
   t: number;

@@ -14,9 +14,20 @@ import { BoardThen } from './player/BoardThen';
 import { ExchangeThen } from './player/ExchangeThen';
 import { RoomThen } from './player/RoomThen';
 import { Scrubber } from './player/Scrubber';
+import { TracksThen } from './player/TracksThen';
 import { Share } from './player/Share';
 import type { Recorder } from './player/Recorder';
 import { usePlayback, useTold } from './player/usePlayback';
+
+/** ms after which it is asked whether sound and picture are ready. */
+const ASK_EVERY = 2_000;
+
+/** How it stands with sound and picture, where that is worth a word. */
+const SOUND = {
+  waiting: 'Sound and picture are being made ready. Boards and posts are here already.',
+  partly: 'Some of the sound or picture could not be made ready.',
+  ready: null,
+} as const;
 
 const SPEEDS = [0.5, 1, 1.25, 1.5, 2, 3];
 
@@ -27,6 +38,7 @@ export default function Player() {
     queryKey: ['recording', id],
     queryFn: () => get<RecordingFacts>(`/api/recordings/${id}`),
     retry: false,
+    refetchInterval: ({ state }) => (state.data?.sound === 'waiting' ? ASK_EVERY : false),
   });
   if (facts.data) return <Playing key={id} facts={facts.data} />;
   if (!facts.error) return <Waiting says="Opening the recording" />;
@@ -60,11 +72,16 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         {facts.staff && <Share recording={facts} />}
       </Ribbon>
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
-        <Box component="main" sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 1.25 }}>
+        <Box
+          component="main"
+          sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 1.25, display: 'flex', flexDirection: 'column' }}
+        >
+          <TracksThen recorder={recorder} facts={facts} />
           <Box
             sx={{
               position: 'relative',
-              height: 1,
+              flex: 1,
+              minHeight: 0,
               border: 1,
               borderColor: 'divider',
               borderRadius: 1,
@@ -110,6 +127,11 @@ function Controls({ recorder, facts }: { recorder: Recorder; facts: RecordingFac
         </Button>
         <RoomThen recorder={recorder} facts={facts} />
         <Box sx={{ flex: 1 }} />
+        {facts.sound && SOUND[facts.sound] && (
+          <Box role="status" sx={{ fontSize: 14, color: 'text.secondary' }}>
+            {SOUND[facts.sound]}
+          </Box>
+        )}
         {trouble && <Box role="alert">{trouble}</Box>}
       </Box>
     </>

@@ -189,6 +189,8 @@ describe('the player', () => {
     boards: [],
     rooms: [],
     people: [],
+    tracks: [],
+    sound: null,
   };
   const posts = Array.from({ length: 60 }, (_, i) => ({
     id: `p${i}`,

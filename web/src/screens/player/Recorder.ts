@@ -75,6 +75,16 @@ export class Recorder {
     return this.stretches.reduce((sum, [from, to]) => sum + Math.min(Math.max(at - from, 0), to - from), 0);
   }
 
+  /** @returns the time of day, ms since the epoch, of a moment of the recording */
+  wallOf(time: number): number {
+    let left = time;
+    for (const [from, to] of this.stretches) {
+      if (left < to - from) return from + left;
+      left -= to - from;
+    }
+    return this.stretches.at(-1)?.[1] ?? 0;
+  }
+
   /** Where somebody pointed at this moment. */
   pointer(board: string, page: string): { x: number; y: number; by: string } | null {
     for (const trail of this.pointers.toReversed()) {
@@ -192,8 +202,8 @@ export class Recorder {
     const to = Math.min(this.time + passed, this.length);
     // What has not arrived yet is waited for, not skipped.
     if (to > this.fetchedTo || this.onItsWay) return;
-    this.wall += passed;
     this.time = to;
+    this.wall = this.wallOf(to);
     while (this.queue[0] && this.queue[0].t <= to) this.take(this.queue.shift()!);
     if (to >= this.length) this.pause();
     else this.fetchAhead();
@@ -201,8 +211,6 @@ export class Recorder {
   }
 
   private take(entry: RecordedEntry) {
-    // A cut or a pause makes the time of day jump while the recording's goes on.
-    if (Math.abs(entry.at - this.wall) > 2_000) this.wall = entry.at;
     if (entry.kind === 'pointed') this.notePointer(entry.stream, entry.by, entry.at, entry.body);
     const view = this.views.get(entry.stream);
     if (view === undefined) return;

@@ -1,0 +1,112 @@
+import Box from '@mui/material/Box';
+import { useEffect, useRef } from 'react';
+import type { RecordingFacts, Track } from '../../api/shapes';
+import { keepInStep } from '../../parts/media/inStep';
+import type { Recorder } from './Recorder';
+import { useTold } from './usePlayback';
+
+/** ms before it is heard that a track is fetched. */
+const EARLY = 6_000;
+
+interface Props {
+  recorder: Recorder;
+  facts: RecordingFacts;
+}
+
+/** What was heard and seen at a moment of a recording: pictures in a row, sounds beneath all of it. Rooms have none so far. */
+export function TracksThen({ recorder, facts }: Props) {
+  const near = useTold(recorder, ({ wall, room }) =>
+    facts.tracks
+      .filter(({ from, length }) => room === null && wall > from - EARLY && wall < from + length)
+      .map(({ id }) => id)
+      .join(' '),
+  );
+  const seen = useTold(recorder, ({ wall, room }) =>
+    facts.tracks
+      .filter(({ kind, from, length }) => room === null && kind === 'picture' && wall >= from && wall < from + length)
+      .map(({ id }) => id)
+      .join(' '),
+  ).split(' ');
+  const ids = near.split(' ');
+  const tracks = facts.tracks.filter(({ id }) => ids.includes(id));
+  const name = (person: string) => facts.people.find(({ id }) => id === person)?.name ?? 'Somebody';
+  const pictures = tracks.filter(({ kind }) => kind === 'picture');
+  return (
+    <>
+      {tracks
+        .filter(({ kind }) => kind === 'sound')
+        .map((track) => (
+          <TrackThen key={track.id} {...{ recorder, track }} recording={facts.id} />
+        ))}
+      {pictures.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Who was seen"
+          sx={{
+            ...{ m: 0, mb: seen[0] ? 1 : 0, p: 0, listStyle: 'none', flex: 'none', overflowX: 'auto' },
+            ...{ display: 'flex', gap: 1, height: seen[0] ? { xs: 84, md: 112 } : 0 },
+          }}
+        >
+          {pictures.map((track) => (
+            <Box
+              key={track.id}
+              component="li"
+              // One that is not there yet is fetched out of sight.
+              sx={{
+                ...{ position: 'relative', height: 1, aspectRatio: '4 / 3', flex: 'none', borderRadius: 1 },
+                ...{ overflow: 'hidden', bgcolor: 'veranda.wash', display: seen.includes(track.id) ? 'block' : 'none' },
+              }}
+            >
+              <TrackThen {...{ recorder, track }} recording={facts.id} label={`Picture of ${name(track.person)}`} />
+              <Box
+                sx={{
+                  ...{ position: 'absolute', left: 0, right: 0, bottom: 0, px: 0.75, py: 0.25, fontSize: 12 },
+                  ...{ bgcolor: 'rgba(35, 49, 58, 0.78)', color: '#FFFDF9', textOverflow: 'ellipsis' },
+                  ...{ overflow: 'hidden', whiteSpace: 'nowrap' },
+                }}
+              >
+                {name(track.person)}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
+
+interface TrackProps {
+  recorder: Recorder;
+  recording: string;
+  track: Track;
+  label?: string;
+}
+
+/** A sound or picture, in step with the boards. */
+function TrackThen({ recorder, recording, track: { id, kind, from }, label }: TrackProps) {
+  const ref = useRef<HTMLMediaElement>(null);
+  useEffect(() => {
+    const step = () =>
+      keepInStep(ref.current!, {
+        at: (recorder.wall - from) / 1_000,
+        playing: recorder.playing && !recorder.onItsWay,
+        speed: recorder.speed,
+      });
+    step();
+    ref.current!.addEventListener('loadedmetadata', step);
+    return recorder.subscribe(step);
+  }, [recorder, from]);
+  const facts = { src: `/api/recordings/${recording}/tracks/${id}`, preload: 'auto', 'data-testid': `track-${kind}` };
+  if (kind === 'sound') return <audio ref={ref as React.RefObject<HTMLAudioElement>} {...facts} />;
+  return (
+    <Box
+      component="video"
+      ref={ref as React.RefObject<HTMLVideoElement>}
+      muted
+      playsInline
+      aria-label={label}
+      {...facts}
+      sx={{ width: 1, height: 1, objectFit: 'cover' }}
+    />
+  );
+}
