@@ -154,6 +154,31 @@ RSpec.describe 'Reading by address', order: :defined do
     expect(told.drop(1)).to all(include('said while it ran'))
   end
 
+  it 'gives sound and picture of the main room to those who may watch, in parts' do
+    made, other = fresh_class, fresh_class
+    perform('odalys', 'class.record', "sitting/#{made[:sitting]}", on: true)
+    sleep 0.05
+    perform('odalys', 'class.end', "sitting/#{made[:sitting]}")
+    from = ARCHIVE.sittings.state(made[:sitting]).stretches.first[:from]
+    add = lambda do |sitting, place, began_at|
+      path = File.join(ARCHIVE.files.scratch, Veranda::Store::Ids.call).tap { |file| File.binwrite(file, 'Opus' * 100) }
+      take = Veranda::Core::Recordings::Take.new(sitting: sitting, place: place, person: 'farah', since: began_at)
+      ARCHIVE.tracks.add(take, name: take.name, path: path, kind: 'sound', began_at: began_at, length: 20)
+      ARCHIVE.tracks.of(sitting).last[:id]
+    end
+    own = add.call(made[:sitting], 'main', from + 10)
+    hidden = [add.call(made[:sitting], 'a-room', from + 11), add.call(made[:sitting], 'main', from + 90_000), add.call(other[:sitting], 'main', from + 12)]
+    path = "/api/recordings/#{made[:sitting]}"
+    expect(@visitors[:odalys].get(path).body).to include('sound' => nil,
+                                                         'tracks' => [{ 'id' => own, 'person' => 'farah', 'kind' => 'sound', 'from' => from + 10, 'length' => 20 }])
+    found = @visitors[:odalys].get("#{path}/tracks/#{own}", Range: 'bytes=4-11')
+    expect([found.status, found.headers['content-type'], found.body]).to eq([206, 'audio/webm', 'OpusOpus'])
+    hidden.push('none', '..%2Fx').each { |id| expect(@visitors[:odalys].get("#{path}/tracks/#{id}").status).to eq(404) }
+    expect(@visitors[:farah].get("#{path}/tracks/#{own}").status).to eq(404)
+    ARCHIVE.recordings.update(made[:sitting], shared: true)
+    expect(@visitors[:farah].get("#{path}/tracks/#{own}").status).to eq(200)
+  end
+
   it 'gives all small pictures of a list that a browser asks for at once' do
     ids = @visitors[:odalys].get('/api/boards').body.map { |board| board['id'] }.first(12)
     expect(ids.length).to be > Veranda::Aside::Pool::MOST_EACH

@@ -28,6 +28,10 @@ RSpec.describe Veranda::Stage::Sending do
 
         @asked << [mute ? 'stop' : 'let through', mid]
       end
+
+      def sitting = '7'
+      def place = 'main'
+      def record(_handle, name) = @asked << ['record', !name.nil?] << name
     end.new(asked)
   end
 
@@ -57,6 +61,23 @@ RSpec.describe Veranda::Stage::Sending do
     sending.allow(speak: true, camera: false)
     sending.allow(speak: true, camera: true)
     expect(asked).to eq([['let through', '1'], ['configure'], %w[stop 1]])
+  end
+
+  it 'records what goes and nothing else, each time in a file of its own' do
+    sending.allow(speak: true, camera: true)
+    sending.begin('v=0')
+    asked.clear
+    sending.record(true)
+    expect(asked).to eq([])
+    sending.switch(:microphone, true)
+    sending.switch(:microphone, false)
+    sending.switch(:microphone, true)
+    sending.allow(speak: false, camera: true)
+    sending.record(false)
+    names, steps = asked.partition { |one| one.is_a?(String) }
+    expect(steps.compact).to eq([['let through', '0'], ['record', true], %w[stop 0], ['record', false], ['let through', '0'], ['record', true],
+                                 %w[stop 0], ['record', false]])
+    expect(names.uniq.map { |name| Veranda::Core::Recordings::Take.of(name).person }).to eq(%w[farah farah])
   end
 
   it 'asks again for what could not be stopped' do

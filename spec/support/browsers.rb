@@ -50,8 +50,8 @@ module Browsers
     session.save_screenshot(File.join(Veranda::Environment.var, "failed-#{name}.png"))
     words = session.evaluate_script('document.body.innerText').to_s.squeeze(" \n").tr("\n", '·')[0, 1_500]
     warn "\n#{name} at #{session.current_path}: #{words}\n#{errors(session).first(5).join("\n")}"
-  rescue Selenium::WebDriver::Error::WebDriverError, Capybara::CapybaraError => error
-    warn "\nNothing is known of #{name}: #{error.message.lines.first}"
+  rescue Selenium::WebDriver::Error::WebDriverError, Capybara::CapybaraError => e
+    warn "\nNothing is known of #{name}: #{e.message.lines.first}"
   end
 
   # Draws across the paper, by hand.

@@ -22,7 +22,7 @@ class VisitorClient
     post('/api/links/enter', { token: token, name: name }).tap { @token = nil }
   end
 
-  def get(path) = request(Net::HTTP::Get.new(path))
+  def get(path, **headers) = request(Net::HTTP::Get.new(path, headers.transform_keys(&:to_s)))
   def post(path, body = {}) = request(Net::HTTP::Post.new(path), body)
   def patch(path, body) = request(Net::HTTP::Patch.new(path), body)
   def delete(path) = request(Net::HTTP::Delete.new(path), {})

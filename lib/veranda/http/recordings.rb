@@ -84,12 +84,11 @@ module Veranda
 
       # What of the main room can be heard and seen while it was recorded.
       def tracks(id, recording)
-        archive.tracks.of(id).filter_map do |track|
-          next unless track[:place] == Core::Sittings::Places::MAIN
-
+        rows = archive.tracks.of(id).select do |track|
           from, length = track.values_at(:began_at, :length)
-          { id: track[:id], person: track[:person_id], kind: track[:kind], from: from, length: length } if recording.clock.overlaps?(from, from + length)
+          track[:place] == Core::Sittings::Places::MAIN && recording.clock.overlaps?(from, from + length)
         end
+        rows.map { |track| { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at] } }
       end
 
       def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }

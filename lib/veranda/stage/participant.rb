@@ -130,7 +130,8 @@ module Veranda
 
       # What cannot be stopped must not go on: then all of it ends, and begins anew.
       def allow
-        @visit&.sending&.allow(@rights, recorded: @recorded)
+        @visit&.sending&.allow(@rights)
+        @visit&.sending&.record(@recorded)
       rescue Link::Away, Link::Refused
         enter
       end
@@ -154,7 +155,8 @@ module Veranda
       def join(sitting, place)
         @visit = Visit.new(@link, Room.new(@reach, sitting, place), @person)
         @visit.come { |event| hear(event) }
-        @visit.sending.allow(@rights, recorded: @recorded)
+        @visit.sending.allow(@rights)
+        @visit.sending.record(@recorded)
         @on.each { |switch, on| @visit.sending.switch(switch, on) }
       end
 

@@ -46,13 +46,17 @@ module Veranda
       end
 
       # @param rights [Hash{Symbol => Boolean}]
-      # @param recorded [Boolean] whether what is said here is recorded
-      def allow(rights, recorded: false)
+      def allow(rights)
         @may = rights
-        @recorded = recorded
         # What was forbidden is not on again by itself once it is allowed.
         RIGHTS.each { |kind, right| @on[kind] = false unless rights[right] }
         apply
+      end
+
+      # @param on [Boolean] whether what is said here is recorded
+      def record(on)
+        @recorded = on
+        take
       end
 
       private

@@ -39,15 +39,15 @@ module Veranda
       # @param name [String] of the file that the media server wrote
       # @param path [String] of what was made of it, which is moved
       def add(take, name:, path:, kind:, began_at:, length:)
-        size = File.size(path)
-        file = @files.move(path, "tracks/#{take.sitting}/#{name}.webm")
-        @db[:tracks].insert_conflict(target: :file).insert(id: Ids.call, sitting_id: take.sitting, place: take.place, person_id: take.person, kind: kind,
-                                                           began_at: began_at, length: length, size: size, file: file)
+        facts = { kind: kind, began_at: began_at, length: length, size: File.size(path),
+                  file: @files.move(path, "tracks/#{take.sitting}/#{name}.webm") }
+        @db[:tracks].insert_conflict(target: :file)
+                    .insert(id: Ids.call, sitting_id: take.sitting, place: take.place, person_id: take.person, **facts)
       end
 
-      # @return [Array<Hash>] `{ id:, place:, person_id:, kind:, began_at:, length:, size: }` in order of time
+      # @return [Array<Hash>] `{ id:, place:, person_id:, kind:, began_at:, length:, size:, file: }` in order of time
       def of(sitting_id)
-        @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).select(:id, :place, :person_id, :kind, :began_at, :length, :size).all
+        @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).all
       end
 
       # @return [Hash, nil] with the name of its `file` in the store

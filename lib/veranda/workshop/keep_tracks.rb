@@ -42,7 +42,7 @@ module Veranda
         FileUtils.rm_f(path)
         true
       rescue Mjr::Damaged, Tool::Failed => e
-        Console.warn(self, "A recorded track of #{@sitting} could not be made playable", e)
+        Console.warn(self, "A recorded track of #{@sitting} could not be made playable: #{e.message}")
         false
       end
 

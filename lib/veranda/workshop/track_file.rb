@@ -25,7 +25,8 @@ module Veranda
         @taken.write(path('retimed.mjr'), @taken.retimed)
         run('janus-pp-rec', path('retimed.mjr'), path(raw))
         # What is looked up when one goes to a moment comes first.
-        run('ffmpeg', '-nostdin', '-v', 'error', '-i', path(raw), '-map', '0', '-c', 'copy', '-cues_to_front', '1', '-y', path('track.webm'))
+        run('ffmpeg', '-nostdin', '-v', 'error', '-i', path(raw), '-map', '0', '-c', 'copy', '-cues_to_front', '1', '-y',
+            path('track.webm'))
         { path: path('track.webm'), kind: @taken.sound? ? 'sound' : 'picture', began_at: @taken.began_at, length: length }
       end
 

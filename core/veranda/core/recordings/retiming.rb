@@ -28,24 +28,24 @@ module Veranda
         def call(arrivals, stamps)
           media = unwrapped(stamps).map { |ticks| ticks / @per_ms }
           late = arrivals.zip(media).map { |arrival, made| arrival - arrivals.first - made }
-          offset = 0
-          last = nil
-          media.each_with_index.map do |made, i|
-            next last.last if last && made == last.first
-
-            due = late[i, AHEAD].min
-            offset = due if (due - offset).abs > SLACK
-            last = [made, placed(made, offset, last)]
-            last.last
-          end.map { |ms| (ms * @per_ms).round }
+          placed(media, late).map { |ms| (ms * @per_ms).round }
         end
 
         private
 
-        def placed(made, offset, last)
-          return 0 unless last
+        # @return [Array<Numeric>] ms
+        def placed(media, late)
+          offset = 0
+          before = at = 0
+          media.each_with_index.map do |made, i|
+            next at if i.zero? || made == before
 
-          [made + offset, last[1] + (made - last[0]).clamp(0, CLOSEST)].max
+            due = late[i, AHEAD].min
+            offset = due if (due - offset).abs > SLACK
+            at = [made + offset, at + (made - before).clamp(0, CLOSEST)].max
+            before = made
+            at
+          end
         end
 
         # @return [Array<Integer>] ticks since the first, where the counter begins again from 0
