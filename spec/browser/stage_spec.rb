@@ -79,6 +79,38 @@ RSpec.describe 'The stage', type: :journey do
     until_true('she is heard again') { coming(odalys, 'audio') > 10 }
   end
 
+  it 'lets staff mute one or all, and asks somebody to speak, who does so only if they agree' do
+    odalys, farah = %i[odalys farah].map { |who| enter(who) }
+    switch_on(farah, 'Microphone')
+    until_true('she is heard') { heard?(odalys) }
+    odalys.find('[data-testid=seat-farah]').click
+    expect(odalys).to have_css('[role=dialog]', text: 'Change others’ marks')
+    expect_accessible(odalys)
+    odalys.click_button('Mute Farah')
+    expect(farah).to have_text('Odalys muted you.').and have_button('Microphone')
+    until_true('nothing comes any more') { coming(odalys, 'audio').zero? }
+    perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'speak', allow: false)
+    expect(farah).to have_button('Microphone', disabled: true)
+    odalys.find('[data-testid=seat-farah]').click
+    odalys.click_button('Invite Farah to speak')
+    expect(farah).to have_text('Odalys invites you to speak.')
+    fits('an invitation', farah, 1280)
+    expect(coming(odalys, 'audio')).to eq(0)
+    farah.click_button('Switch my microphone on')
+    until_true('she is heard again') { coming(odalys, 'audio') > 10 }
+    odalys.click_button('Mute all students')
+    expect(farah).to have_button('Microphone')
+    until_true('nothing comes any more') { coming(odalys, 'audio').zero? }
+    # Held, the key opens it; let go of, it is off.
+    keys = farah.driver.browser.action
+    farah.find('h1').click
+    keys.key_down('m').perform
+    until_true('she is heard while she holds it') { coming(odalys, 'audio') > 10 }
+    keys.key_up('m').perform
+    until_true('and not after that') { coming(odalys, 'audio').zero? }
+    [odalys, farah].each { |session| expect(errors(session)).to eq([]) }
+  end
+
   it 'is away when the media server dies, and back without a reload' do
     odalys, farah = %i[odalys farah].map { |who| enter(who) }
     switch_on(farah, 'Microphone', 'Camera')

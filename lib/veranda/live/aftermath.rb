@@ -18,6 +18,7 @@ module Veranda
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing review_rights],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
+        'place.muted' => %i[mute],
         'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
         'sitting.rooms_closed' => %i[review_staff], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
@@ -103,6 +104,14 @@ module Veranda
       def review_staff(entry)
         peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
         @welcomes.review(peers.select { |peer| peer.person.staff? }, @performer)
+      end
+
+      # Whoever is on stage from another server process is muted there.
+      def mute(entry)
+        names = Core::Streams::StreamName
+        peers = @gathering.peers_in(names.sitting_id(entry.stream)).select { |peer| peer.place == names.part(entry.stream) }
+        person = entry.body[:person]
+        peers.select { |peer| person ? peer.person.id == person : !peer.person.staff? }.each { |peer| @hub.stage.mute(peer, entry.body[:name]) }
       end
 
       def tell_timing(entry) = @welcomes.tell_timing(*facts(entry))

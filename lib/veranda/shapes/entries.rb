@@ -64,6 +64,8 @@ module Veranda
                               step: maybe(STRING) }),
         poll_opened: object({ poll: STRING }),
         poll_put_away: object({ poll: STRING }),
+        was_invited: object({ person: STRING, device: shape(:Device) }),
+        answered_invitation: object({ person: STRING, device: shape(:Device), yes: BOOLEAN }),
         assigned: object({ activity: STRING, moves: list(object({ person: STRING, room: maybe(STRING) })) }),
         room_gone: object({ activity: STRING, room: STRING })
       }.freeze
@@ -78,6 +80,7 @@ module Veranda
         rules_set: object({ rules: Views::RULES }),
         floor_lent: object({ person: STRING, until: maybe(MOMENT) }, may: { with: list(STRING) }),
         floor_back: object({}),
+        muted: object({ name: STRING }, may: { person: STRING }),
         signalled: object({ signal: Views::SIGNAL }),
         signal_off: PEOPLE,
         signals_cleared: object({}),
@@ -109,7 +112,8 @@ module Veranda
       }.freeze
 
       OWN = { placed: object({ place: STRING }), copy_given: shape(:OwnCopyRow), partnered: shape(:Partners),
-              asked: shape(:Asked), room_kept: shape(:RoomKept) }.freeze
+              asked: shape(:Asked), room_kept: shape(:RoomKept), invited: shape(:Invitation),
+              invitation_answered: object({}) }.freeze
 
       POLL = {
         poll_begun: object({ question: shape(:Question), place: maybe(STRING), set: maybe(shape(:PollSet)) }),

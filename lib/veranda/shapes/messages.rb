@@ -51,6 +51,7 @@ module Veranda
           message('sending', { epoch: INTEGER, sdp: STRING }),
           message('watching', { epoch: INTEGER, sdp: STRING, slots: list(shape(:StageSlot)) }),
           message('voice', { stream: STRING, person: STRING, on: BOOLEAN }),
+          message('muted', { by: STRING }),
           message('results', { stream: STRING, live: shape(:PollLive) }),
           message('timing', { stream: STRING, timing: shape(:Timing) }),
           message('error', REFUSED, may: { id: STRING }),

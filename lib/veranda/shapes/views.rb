@@ -60,7 +60,7 @@ module Veranda
 
         StaffView: object({ **STAFF_PLAN, cued: list(STRING), waiting: list(shape(:Waiting)), removed: list(PERSON), each: BOOLEAN,
                                           threads: list(shape(:ThreadRow)), copies: list(shape(:CopyRow)),
-                                          paired: maybe(shape(:Paired)), activities: list(shape(:Activity)),
+                                          paired: maybe(shape(:Paired)), invited: list(shape(:Invited)), activities: list(shape(:Activity)),
                                           polls: list(shape(:StagedPoll)) },
                           about: 'What only the staff of a class know.'),
         GroupPlan: Commands.of(Core::Rooms::GroupPlan::CONTRACT).merge(description: 'How people are to be split.'),
@@ -98,6 +98,10 @@ module Veranda
         RoomHere: object({ **ROOM, opened_at: MOMENT, closed: BOOLEAN }, about: 'What a breakout room has.'),
         RoomCall: object({ person: STRING, name: STRING, since: MOMENT }, about: 'A room asks for a visit.'),
         Announcement: object({ id: STRING, words: STRING, name: STRING, at: MOMENT }),
+        Device: one_of(*Core::Sittings::Invitation::DEVICES.keys),
+        Invitation: object({ device: shape(:Device), name: STRING, place: STRING }, about: 'To switch a device on; `name` of who asks.'),
+        Invited: object({ person: STRING, device: shape(:Device), yes: maybe(BOOLEAN) },
+                        about: 'Who was invited to switch a device on, and what they answered.'),
         Asked: object({ room: STRING, name: STRING, activity: STRING, until: MOMENT }, about: 'To which room somebody is asked to go.'),
         RoomKept: object({ activity: STRING, title: STRING, room: STRING, name: STRING, boards: list(shape(:SittingBoard)) },
                          about: 'A room in which somebody sat.'),
@@ -119,7 +123,7 @@ module Veranda
 
         OwnCopyRow: object({ board: STRING, of: STRING }, may: { with: list(STRING) }),
         OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)), boards: list(shape(:SittingBoard)),
-                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)),
+                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)), invitation: maybe(shape(:Invitation)),
                           rooms: list(shape(:RoomKept)) },
                         about: 'What concerns one person in a class and nobody else.')
       }.freeze

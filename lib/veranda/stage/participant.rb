@@ -95,6 +95,15 @@ module Veranda
         end
       end
 
+      # Their microphone is switched off, whatever the page does; they may switch it on again.
+      # @param by [String] name of who wishes it
+      def mute(by)
+        @jobs.add do
+          @tell.call(t: 'muted', by: by) if @on.delete(:microphone)
+          allow { |sending| sending.switch(:microphone, false) }
+        end
+      end
+
       # @param people [Array<String>] whose pictures they wish to see
       def look_at(people)
         work do
@@ -129,9 +138,11 @@ module Veranda
       end
 
       # What cannot be stopped must not go on: then all of it ends, and begins anew.
-      def allow
-        @visit&.sending&.allow(@rights)
-        @visit&.sending&.record(@recorded)
+      def allow(&also)
+        sending = @visit&.sending or return
+        sending.allow(@rights)
+        also&.call(sending)
+        sending.record(@recorded)
       rescue Link::Away, Link::Refused
         enter
       end

@@ -53,6 +53,10 @@ module Veranda
       # @param sitting_id [String]
       def keep(sitting_id) = @reach && @hub.archive.tracks.want(sitting_id, @reach[:tracks])
 
+      # Somebody's microphone is switched off by another.
+      # @param by [String] name of who has done it
+      def mute(peer, by) = @participants[peer]&.mute(by)
+
       # @param peer [Live::Peer] who has gone
       def part(peer) = @participants.delete(peer)&.stop
 

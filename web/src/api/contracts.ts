@@ -177,6 +177,16 @@ export interface Commands {
     since?: number;
     person?: string;
   };
+  'class.mute': {
+    person?: string;
+  };
+  'class.invite': {
+    person: string;
+    device: 'microphone' | 'camera';
+  };
+  'class.answer_invitation': {
+    yes: boolean;
+  };
   'class.signal': {
     signal?: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
   };

@@ -16,6 +16,7 @@ export type Op =
       op: 'remove';
       id: string;
     };
+export type Device = 'microphone' | 'camera';
 export type PlannedBody =
   | {
       id: string;
@@ -383,6 +384,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'was_invited';
+      body: WasInvitedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'answered_invitation';
+      body: AnsweredInvitationBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'assigned';
       body: AssignedBody;
       seq: number;
@@ -465,6 +482,14 @@ export type Entry =
   | {
       kind: 'floor_back';
       body: FloorBackBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'muted';
+      body: MutedBody;
       seq: number;
       at: number;
       by: string;
@@ -711,6 +736,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'invited';
+      body: InvitedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'invitation_answered';
+      body: InvitationAnsweredBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'poll_begun';
       body: PollBegunBody;
       seq: number;
@@ -935,6 +976,10 @@ export type Incoming =
       on: boolean;
     }
   | {
+      t: 'muted';
+      by: string;
+    }
+  | {
       t: 'results';
       stream: string;
       live: PollLive;
@@ -1006,6 +1051,9 @@ export interface Shapes {
   RoomHere: RoomHere;
   RoomCall: RoomCall;
   Announcement: Announcement;
+  Device: Device;
+  Invitation: Invitation;
+  Invited: Invited;
   Asked: Asked;
   RoomKept: RoomKept;
   PairsHere: PairsHere;
@@ -1057,6 +1105,8 @@ export interface Shapes {
   PollStagedBody: PollStagedBody;
   PollOpenedBody: PollOpenedBody;
   PollPutAwayBody: PollPutAwayBody;
+  WasInvitedBody: WasInvitedBody;
+  AnsweredInvitationBody: AnsweredInvitationBody;
   AssignedBody: AssignedBody;
   RoomGoneBody: RoomGoneBody;
   ShownBody: ShownBody;
@@ -1068,6 +1118,7 @@ export interface Shapes {
   RulesSetBody: RulesSetBody;
   FloorLentBody: FloorLentBody;
   FloorBackBody: FloorBackBody;
+  MutedBody: MutedBody;
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
@@ -1098,6 +1149,8 @@ export interface Shapes {
   PartneredBody: PartneredBody;
   AskedBody: AskedBody;
   RoomKeptBody: RoomKeptBody;
+  InvitedBody: InvitedBody;
+  InvitationAnsweredBody: InvitationAnsweredBody;
   PollBegunBody: PollBegunBody;
   RoundOpenedBody: RoundOpenedBody;
   RoundClosedBody: RoundClosedBody;
@@ -1701,6 +1754,7 @@ export interface StaffView {
   threads: ThreadRow[];
   copies: CopyRow[];
   paired: Paired | null;
+  invited: Invited[];
   activities: Activity[];
   polls: StagedPoll[];
 }
@@ -1925,6 +1979,14 @@ export interface PairRow {
   people: string[];
 }
 /**
+ * Who was invited to switch a device on, and what they answered.
+ */
+export interface Invited {
+  person: string;
+  device: Device;
+  yes: boolean | null;
+}
+/**
  * An activity as staff know it; `out` are those who were put into no room.
  */
 export interface Activity {
@@ -2111,6 +2173,14 @@ export interface HouseRules {
   by_step: string[];
 }
 /**
+ * To switch a device on; `name` of who asks.
+ */
+export interface Invitation {
+  device: Device;
+  name: string;
+  place: string;
+}
+/**
  * To which room somebody is asked to go.
  */
 export interface Asked {
@@ -2173,6 +2243,7 @@ export interface OwnView {
   copies: OwnCopyRow[];
   pair: Partners | null;
   asked: Asked | null;
+  invitation: Invitation | null;
   rooms: RoomKept[];
 }
 export interface EditedBody {
@@ -2340,6 +2411,15 @@ export interface PollOpenedBody {
 export interface PollPutAwayBody {
   poll: string;
 }
+export interface WasInvitedBody {
+  person: string;
+  device: Device;
+}
+export interface AnsweredInvitationBody {
+  person: string;
+  device: Device;
+  yes: boolean;
+}
 export interface AssignedBody {
   activity: string;
   moves: {
@@ -2381,6 +2461,10 @@ export interface FloorLentBody {
   with?: string[];
 }
 export interface FloorBackBody {}
+export interface MutedBody {
+  name: string;
+  person?: string;
+}
 export interface SignalledBody {
   signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
 }
@@ -2514,6 +2598,15 @@ export interface RoomKeptBody {
   name: string;
   boards: SittingBoard[];
 }
+/**
+ * To switch a device on; `name` of who asks.
+ */
+export interface InvitedBody {
+  device: Device;
+  name: string;
+  place: string;
+}
+export interface InvitationAnsweredBody {}
 export interface PollBegunBody {
   question: Question;
   place: string | null;

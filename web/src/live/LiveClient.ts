@@ -34,7 +34,7 @@ const PASSES_IN = 1_000;
 const TRIP_WITHIN = 2_000;
 
 /** What is said of sound and picture, or begins it. */
-type StageMessage = Extract<Incoming, { t: 'welcome' | 'stage' | 'sending' | 'watching' | 'voice' }>;
+type StageMessage = Extract<Incoming, { t: 'welcome' | 'stage' | 'sending' | 'watching' | 'voice' | 'muted' }>;
 
 /**
  * One browser's side of the live protocol, free of any framework: keeps the state of every stream
@@ -223,6 +223,7 @@ export class LiveClient {
       case 'sending':
       case 'watching':
       case 'voice':
+      case 'muted':
         return this.stages.forEach((heard) => heard(message));
       case 'entry':
         return this.take(message.stream, [message]);

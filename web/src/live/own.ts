@@ -9,9 +9,13 @@ export const ownFold: Fold<OwnState> = {
   apply(state, { kind, body }) {
     switch (kind) {
       case 'placed':
-        return { ...state, place: body.place, asked: null };
+        return { ...state, place: body.place, asked: null, invitation: null };
       case 'asked':
         return { ...state, asked: body };
+      case 'invited':
+        return { ...state, invitation: body };
+      case 'invitation_answered':
+        return { ...state, invitation: null };
       case 'room_kept':
         return { ...state, rooms: [...state.rooms.filter(({ room }) => room !== body.room), body] };
       case 'thread_begun':

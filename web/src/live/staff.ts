@@ -37,6 +37,12 @@ export const staffFold: Fold<StaffState> = {
         return { ...state, removed: state.removed.filter(({ id }) => !body.people.includes(id)) };
       case 'doors_set':
         return { ...state, each: body.each };
+      case 'was_invited':
+      case 'answered_invitation':
+        return {
+          ...state,
+          invited: [...state.invited.filter(({ person }) => person !== body.person), { yes: null, ...body }],
+        };
       case 'thread_begun':
         return { ...state, threads: [...state.threads, body] };
       case 'copies_given':

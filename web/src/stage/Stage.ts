@@ -3,7 +3,7 @@ import type { LiveClient } from '../live/LiveClient';
 import { open, troubleWith, type Device } from './devices';
 import type { Made } from './simulated';
 
-type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'watching' | 'voice' | 'welcome' }>;
+type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'watching' | 'voice' | 'muted' | 'welcome' }>;
 
 /** What somebody sends, as it arrives here. */
 export interface Tracks {
@@ -29,6 +29,8 @@ export interface StageState {
   trouble: { device: Device; says: string } | null;
   /** Whether the browser holds the sound back until something was pressed. */
   held: boolean;
+  /** Who has switched one's microphone off, until one switches it on. */
+  muted: string | null;
   says: string | null;
 }
 
@@ -43,10 +45,13 @@ const NOTHING: StageState = {
   own: null,
   trouble: null,
   held: false,
+  muted: null,
   says: null,
 };
 
 const KINDS = { microphone: 'audio', camera: 'video' } as const;
+/** ms for which a device is kept open after it was let go of for a moment, so that it is there at once. */
+const WARM = 15_000;
 /** ms until a connection that broke is made anew. */
 const AGAIN = 1_000;
 
@@ -63,6 +68,7 @@ export class Stage {
   private watching: RTCPeerConnection | null = null;
   private slots: StageSlot[] = [];
   private made: Partial<Record<Device, Made>> = {};
+  private warm: { made: Made; timer: ReturnType<typeof setTimeout> } | null = null;
   private off: () => void;
 
   /**
@@ -88,14 +94,18 @@ export class Stage {
     // What is being opened just now is let go of as soon as it is there.
     this.tell({ microphone: 'off', camera: 'off' });
     Object.values(this.made).forEach((made) => made.stop());
+    this.taken()?.stop();
   }
 
-  /** Switches a device on or off; it is opened when it is first wanted, and let go of when it is off. */
-  async set(device: Device, on: boolean) {
-    if (!on) return this.switchOff(device);
-    this.tell({ [device]: 'wanted', trouble: null });
+  /**
+   * Switches a device on or off; it is opened when it is first wanted, and let go of when it is off.
+   * @param soonAgain whether it may be wanted again in a moment: then it is kept open for that long, and nothing of it is sent
+   */
+  async set(device: Device, on: boolean, soonAgain = false) {
+    if (!on) return this.switchOff(device, soonAgain);
+    this.tell({ [device]: 'wanted', trouble: null, ...(device === 'microphone' && { muted: null }) });
     try {
-      const made = await open(device, this.name);
+      const made = (device === 'microphone' && this.taken()) || (await open(device, this.name));
       // Another press may have come first.
       if (this.state[device] !== 'wanted') return made.stop();
       this.made[device] = made;
@@ -127,12 +137,27 @@ export class Stage {
     this.tell({ held: true });
   }
 
-  private switchOff(device: Device) {
+  private switchOff(device: Device, soonAgain = false) {
     this.live.sayStage({ act: 'switch', switch: device, on: false });
-    this.made[device]?.stop();
+    const made = this.made[device];
     delete this.made[device];
+    if (made && soonAgain) this.rest(made);
+    else made?.stop();
     this.tell({ [device]: 'off', ...(device === 'camera' && { own: null }) });
     void this.sender(device)?.replaceTrack(null);
+  }
+
+  private rest(made: Made) {
+    this.taken()?.stop();
+    this.warm = { made, timer: setTimeout(() => this.taken()?.stop(), WARM) };
+  }
+
+  /** @returns what was kept open, which is kept no more */
+  private taken(): Made | null {
+    const { made, timer } = this.warm ?? { made: null, timer: undefined };
+    clearTimeout(timer);
+    this.warm = null;
+    return made;
   }
 
   private hear(message: Told) {
@@ -152,6 +177,9 @@ export class Stage {
         return;
       case 'voice':
         return this.speaks(message.person, message.on);
+      case 'muted':
+        this.switchOff('microphone');
+        return this.tell({ muted: message.by });
     }
   }
 

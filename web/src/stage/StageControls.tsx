@@ -3,24 +3,24 @@ import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import type { Rights } from '../api/shapes';
 import type { BenchForm } from '../screens/class/Bench';
-import { useShortcuts } from '../parts/hooks/useShortcuts';
-import { choose, SIMULATED, type Device } from './devices';
+import { firstName } from '../parts/words/people';
+import { Callout } from './Callout';
+import { choose, DEVICES, SIMULATED, type Device } from './devices';
+import { Invited } from './Invited';
+import { useTalkKey } from './useTalkKey';
 import { useStage, useStageState } from './useStage';
 
-/** What each device takes, and its words off, on their way, and on. */
-const DEVICES = {
-  microphone: { right: 'speak', words: { off: 'Microphone', wanted: 'Microphone …', on: 'Mute' } },
-  camera: { right: 'camera', words: { off: 'Camera', wanted: 'Camera …', on: 'Camera off' } },
-} as const;
-
 interface Props {
+  sitting: string;
+  /** The place one is in. */
+  at: string;
   rights: Rights | undefined;
   /** How the bench lies: where there is little room they have a line to themselves, and else lie one above the other. */
   form: BenchForm;
 }
 
 /** One's own microphone and camera, with what keeps them from being used in words. */
-export function StageControls({ rights, form }: Props) {
+export function StageControls({ sitting, at, rights, form }: Props) {
   const line = form === 'line';
   const stage = useStage();
   const state = useStageState();
@@ -37,7 +37,7 @@ export function StageControls({ rights, form }: Props) {
     forbidden.split(' ').forEach((device) => device && void stage?.set(device as Device, false));
   }, [forbidden, stage]);
   const there = state?.up && state.place;
-  useShortcuts(there ? { m: ['Switch your microphone on, or mute it', () => toggle('microphone')] } : {});
+  useTalkKey(stage, Boolean(there && (state.microphone !== 'off' || may('microphone')?.allowed)));
   if (!stage || !state || state.up === null) return null;
   if (!state.up || !state.place)
     return (
@@ -73,7 +73,7 @@ export function StageControls({ rights, form }: Props) {
             variant={on ? 'contained' : 'outlined'}
             color={on ? 'primary' : 'inherit'}
             disabled={!on && !answer?.allowed}
-            title={answer?.says ?? (device === 'microphone' ? 'Key m' : undefined)}
+            title={answer?.says ?? (device === 'microphone' ? 'Hold m to speak, press it twice to stay on' : undefined)}
             onClick={() => toggle(device)}
           >
             {DEVICES[device].words[state[device]]}
@@ -85,34 +85,28 @@ export function StageControls({ rights, form }: Props) {
           Let me hear the class
         </Button>
       )}
-      {state.trouble && (
+      {state.muted && state.microphone === 'off' && (
         <Box
-          role="alert"
-          sx={{
-            // Where there is little room nothing may lie over what is pressed.
-            ...(line
-              ? { flexBasis: '100%', p: 1 }
-              : {
-                  ...{ position: 'absolute', bottom: 'calc(100% + 12px)', right: 0, zIndex: 2, width: 340, p: 1.5 },
-                  ...{ border: 1, borderColor: 'divider', borderRadius: 1, boxShadow: 3 },
-                }),
-            bgcolor: 'background.paper',
-            ...{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start', fontSize: 14 },
-          }}
+          role="status"
+          sx={{ fontSize: 13, color: 'text.secondary', ...(line ? { flexBasis: '100%' } : { maxWidth: 150 }) }}
         >
-          {state.trouble.says}
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button
-              onClick={() => {
-                choose(state.trouble!.device, SIMULATED);
-                void stage.set(state.trouble!.device, true);
-              }}
-            >
-              Use a simulated one
-            </Button>
-            <Button onClick={() => stage.without()}>Go on without</Button>
-          </Box>
+          {firstName(state.muted)} muted you.
         </Box>
+      )}
+      {state.trouble ? (
+        <Callout line={line} role="alert" says={state.trouble.says}>
+          <Button
+            onClick={() => {
+              choose(state.trouble!.device, SIMULATED);
+              void stage.set(state.trouble!.device, true);
+            }}
+          >
+            Use a simulated one
+          </Button>
+          <Button onClick={() => stage.without()}>Go on without</Button>
+        </Callout>
+      ) : (
+        <Invited {...{ sitting, at, rights, line }} />
       )}
     </Box>
   );

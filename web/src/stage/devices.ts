@@ -2,6 +2,12 @@ import { simulatedPicture, simulatedVoice, type Made } from './simulated';
 
 export type Device = 'microphone' | 'camera';
 
+/** What each device takes, and its words off, on their way, and on. */
+export const DEVICES = {
+  microphone: { right: 'speak', words: { off: 'Microphone', wanted: 'Microphone …', on: 'Mute' } },
+  camera: { right: 'camera', words: { off: 'Camera', wanted: 'Camera …', on: 'Camera off' } },
+} as const;
+
 /** Which device is used, as this browser keeps it: `simulated`, the id of one, or nothing for the usual one. */
 const kept = (device: Device) => `veranda.${device}`;
 export const SIMULATED = 'simulated';

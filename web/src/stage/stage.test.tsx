@@ -1,7 +1,10 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Incoming, StageSlot } from '../api/shapes';
-import { ALL_RIGHTS, connection, ODALYS, refused } from '../testing/live';
+import type { Incoming, Invitation, StageSlot } from '../api/shapes';
+import { LiveContext } from '../live/hooks';
+import { own } from '../testing/classes';
+import { ALL_RIGHTS, connection, FARAH, ODALYS, refused } from '../testing/live';
+import { talkKey } from './talk';
 import { choose, SIMULATED, troubleWith } from './devices';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
@@ -48,19 +51,22 @@ const told: Extract<Incoming, { t: 'stage' }> = {
 };
 const slots: StageSlot[] = [{ mid: '0', person: 'farah', kind: 'audio' }];
 
-function start(rights = ALL_RIGHTS) {
-  const { client, socket, tell } = connection({ you: ODALYS });
+function start(rights = ALL_RIGHTS, invitation: Invitation | null = null) {
+  const streams = { 'own/s.farah': own({ invitation }) };
+  const { client, socket, tell, asked } = connection({ you: invitation ? FARAH : ODALYS, streams });
   const stage = new Stage(client, 'Odalys Brandt');
   const shown = () => (
-    <StageContext value={stage}>
-      <StageControls rights={rights} form="plain" />
-    </StageContext>
+    <LiveContext value={client}>
+      <StageContext value={stage}>
+        <StageControls sitting="s" at="main" rights={rights} form="plain" />
+      </StageContext>
+    </LiveContext>
   );
   const { rerender } = render(shown());
   stage.subscribe(() => rerender(shown()));
   const said = () =>
     socket.said.filter(({ t }) => t === 'stage').map(({ act: what, ...more }) => [what, more.switch, more.on]);
-  return { stage, tell, said };
+  return { stage, tell, said, asked };
 }
 
 beforeEach(() => {
@@ -132,10 +138,65 @@ describe('one’s own sound', () => {
     expect(said().at(-1)![0]).toBe('anew');
   });
 
+  it('goes off when somebody mutes one, and says who', async () => {
+    const { tell, stage, said } = start();
+    tell(told);
+    fireEvent.click(screen.getByRole('button', { name: 'Microphone' }));
+    await settled();
+    tell({ t: 'muted', by: 'Odalys Brandt' });
+    expect([stage.state.microphone, stopped.mock.calls.length]).toEqual(['off', 1]);
+    expect(screen.getByRole('status').textContent).toBe('Odalys muted you.');
+    expect(said().at(-1)).toEqual(['switch', 'microphone', false]);
+    fireEvent.click(screen.getByRole('button', { name: 'Microphone' }));
+    await settled();
+    expect(screen.queryByText('Odalys muted you.')).toBeNull();
+  });
+
+  it('is open while a key is held, and kept open a little longer for the next time', async () => {
+    const { tell, stage } = start();
+    tell(told);
+    fireEvent.keyDown(window, { key: 'm' });
+    await settled();
+    expect(stage.state.microphone).toBe('on');
+    fireEvent.blur(window);
+    expect([stage.state.microphone, stopped.mock.calls.length]).toEqual(['off', 0]);
+    stage.close();
+    expect(stopped).toHaveBeenCalledOnce();
+  });
+
+  it('is switched on by invitation, and only by whoever agrees', async () => {
+    const invitation: Invitation = { device: 'microphone', name: 'Odalys Brandt', place: 'main' };
+    const { tell, stage, asked } = start(ALL_RIGHTS, invitation);
+    tell(told);
+    expect(screen.getByRole('alert').textContent).toContain('Odalys invites you to speak.');
+    expect(stage.state.microphone).toBe('off');
+    fireEvent.click(screen.getByRole('button', { name: 'Switch my microphone on' }));
+    await settled();
+    expect([stage.state.microphone, asked()]).toEqual(['on', [['class.answer_invitation', { yes: true }]]]);
+  });
+
   it('tells in words why a device cannot be used', () => {
     expect(troubleWith('camera', new DOMException('', 'NotReadableError'))).toContain('taken by another program');
     expect(troubleWith('microphone', new DOMException('', 'NotAllowedError'))).toContain('Allow it');
     expect(troubleWith('microphone', new Error('odd'))).toContain('could not be used');
+  });
+});
+
+describe('the key to speak by', () => {
+  it('holds open, stays open when tapped twice, and closes with one more press', () => {
+    const key = talkKey();
+    expect([key.down(0, false), key.up(2_000)]).toEqual(['open', 'close']);
+    expect([key.down(3_000, false), key.up(3_100)]).toEqual(['open', 'close']);
+    expect([key.down(3_300, false), key.up(3_400)]).toEqual(['open', null]);
+    expect([key.down(9_000, true), key.up(9_100)]).toEqual(['close', null]);
+  });
+
+  it('takes two slow taps for two', () => {
+    const key = talkKey();
+    expect([0, 900].map((at) => [key.down(at, false), key.up(at + 100)])).toEqual([
+      ['open', 'close'],
+      ['open', 'close'],
+    ]);
   });
 });
 

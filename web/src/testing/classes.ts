@@ -82,6 +82,7 @@ export const own = (more: Partial<OwnView> = {}): OwnView => ({
   copies: [],
   pair: null,
   asked: null,
+  invitation: null,
   rooms: [],
   ...more,
 });
@@ -93,6 +94,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
     { id: 'b3', name: 'Answers', audience: 'staff', first_page: 'p4' },
   ],
   record_from: null,
+  invited: [],
   cued: [],
   waiting: [],
   removed: [],

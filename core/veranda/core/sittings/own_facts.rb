@@ -19,6 +19,8 @@ module Veranda
         attr_reader :pair
         # @return [Hash, nil] `{ room:, name:, activity:, until: }` while they are asked to go to a room
         attr_reader :asked
+        # @return [Hash, nil] `{ device:, name:, place: }` while they are invited to speak or to be seen, see {Invitation}
+        attr_reader :invitation
         # @return [Array<Hash>] `{ activity:, title:, room:, name:, boards: }` of the rooms in which they sat
         attr_reader :rooms
 
@@ -35,7 +37,9 @@ module Veranda
           case entry.kind
           when 'placed'
             @place = entry.body[:place]
-            @asked = nil
+            @asked = @invitation = nil
+          when 'invited' then @invitation = entry.body
+          when 'invitation_answered' then @invitation = nil
           when 'asked' then @asked = entry.body
           when 'room_kept' then @rooms = [*@rooms.reject { |room| room[:room] == entry.body[:room] }, entry.body]
           when 'thread_begun' then @threads << entry.body
@@ -49,7 +53,9 @@ module Veranda
         # @return [Integer] how much there is to write down
         def size = 1 + @threads.length + @boards.length + @copies.length + @rooms.length
 
-        def to_h = { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair, asked: @asked, rooms: @rooms }
+        def to_h
+          { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair, asked: @asked, invitation: @invitation, rooms: @rooms }
+        end
         alias view to_h
 
         # @param facts [Hash] as written by {#to_h}
@@ -58,7 +64,7 @@ module Veranda
         private
 
         def restore(facts)
-          @place, @pair, @asked = facts.values_at(:place, :pair, :asked)
+          @place, @pair, @asked, @invitation = facts.values_at(:place, :pair, :asked, :invitation)
           @threads, @boards, @copies, @rooms = %i[threads boards copies rooms].map { |field| facts[field] || [] }
         end
       end

@@ -25,6 +25,9 @@ module Veranda
         attr_reader :copies
         # @return [Hash, nil] `{ round:, seed:, pairs: [{ people: }] }` of the last draw
         attr_reader :paired
+        # @return [Hash{String => Hash}] `{ person:, device:, yes: }` by person, of those who were invited to speak or to be seen; `yes` is nil
+        #   until they have answered
+        attr_reader :invited
         # @return [Rooms::Activities]
         attr_reader :activities
         # @return [Polls::Staged]
@@ -39,6 +42,7 @@ module Veranda
           @threads = []
           @copies = {}
           @copies_by_person = {}
+          @invited = {}
           @activities = Rooms::Activities.new
           @polls = Polls::Staged.new
           @each = false
@@ -105,6 +109,7 @@ module Veranda
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'paired' then @paired = body
           when 'cued' then @cued |= [body[:cue]]
+          when 'was_invited', 'answered_invitation' then @invited[body[:person]] = { yes: nil, **body }
           else @activities.apply(entry) || @polls.apply(entry) || at_the_doors(entry, body)
           end
           self
@@ -115,7 +120,8 @@ module Veranda
 
         def to_h
           { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads, copies: @copies.values, paired: @paired, activities: @activities.to_a, polls: @polls.to_a }
+            each: @each, threads: @threads, copies: @copies.values, paired: @paired,
+            invited: @invited.values, activities: @activities.to_a, polls: @polls.to_a }
         end
         alias view to_h
 
@@ -145,6 +151,7 @@ module Veranda
           @threads = facts[:threads] || []
           (facts[:copies] || []).each { |copy| give(copy) }
           @paired = facts[:paired]
+          @invited = (facts[:invited] || []).to_h { |row| [row[:person], row] }
           @activities = Rooms::Activities.new(facts[:activities] || [])
           @polls = Polls::Staged.new(facts[:polls] || [])
         end

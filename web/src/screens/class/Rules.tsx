@@ -10,16 +10,18 @@ import type { SittingState } from '../../live/sitting';
 import { MAIN, partOf } from '../../live/streams';
 import { firstName } from '../../parts/words/people';
 import { ALL, ruleWords } from '../../parts/words/rights';
+import { useStageState } from '../../stage/useStage';
 
 const HouseRules = lazy(() => import('./HouseRules').then(({ HouseRules }) => ({ default: HouseRules })));
 
 /** Those that are always told; of the others, those to which somebody is an exception. */
-const USUAL: readonly Right[] = ['draw', 'post', 'props', 'arrange'];
+const USUAL: readonly Right[] = ['speak', 'draw', 'post', 'props', 'arrange'];
 
 /** What students may do now, in words, with the switch for each, and a way to all of them. */
 export function Rules({ sitting, place, room }: { sitting: SittingState; place: PlaceState; room: string }) {
   const live = useLive();
   const [all, setAll] = useState(false);
+  const stage = useStageState();
   const { for_all, exceptions } = place.rules;
   const nameOf = (person: string) => firstName(sitting.seats.find(({ id }) => id === person)?.name ?? '');
   const names = (right: Right) => exceptions.filter((row) => row.right === right).map((row) => nameOf(row.person));
@@ -53,6 +55,11 @@ export function Rules({ sitting, place, room }: { sitting: SittingState; place: 
           onChange={(_, on) => void live.do('class.keep_together', room, { on })}
         />
       </Box>
+      {stage?.up && stage.place && (
+        <Button onClick={() => void live.do('class.mute', room, {})} sx={{ width: 1, mt: 0.5 }}>
+          Mute all students
+        </Button>
+      )}
       <Button onClick={() => setAll(true)} sx={{ width: 1, mt: 0.5 }}>
         All house rules
       </Button>

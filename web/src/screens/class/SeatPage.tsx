@@ -12,6 +12,8 @@ import { firstName, isStaff } from '../../parts/words/people';
 import { ALL, DECIDED, ownWords } from '../../parts/words/rights';
 import { signalsFor, signalWord, type Signal } from '../../parts/words/signals';
 import { clockTime } from '../../parts/words/times';
+import type { Device } from '../../stage/devices';
+import { useStageState } from '../../stage/useStage';
 import { useRooms } from './rooms/useRooms';
 import { HEARD_EVERY, heardWords, useHeard } from './useHeard';
 import { useSurvey } from './useSurvey';
@@ -75,7 +77,12 @@ export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, anchor,
           </Act>
         )}
         {isStaff(seat) ? (
-          seat.id !== me && <Box>{firstName(seat.name)} may do everything here.</Box>
+          seat.id !== me && (
+            <>
+              <Box>{firstName(seat.name)} may do everything here.</Box>
+              <OnStage {...{ seat, sitting, at, onClose }} />
+            </>
+          )
         ) : (
           <Student {...{ seat, sitting, at, place, onClose }} />
         )}
@@ -133,6 +140,7 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
           Take down the hand of {name}
         </Act>
       )}
+      <OnStage {...{ seat, sitting, at, onClose }} />
       <MoveTo {...{ seat, sitting, onClose }} />
       <Today {...{ seat, sitting, at }} />
       <Rights {...{ seat, sitting, at, place, room }} />
@@ -141,6 +149,39 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
         <Act onClick={then(() => turn('class.remove'))}>Remove {name} from the class</Act>
       </Box>
     </>
+  );
+}
+
+/** While there are sound and picture: what they send, and how one asks them for more, or for less. */
+function OnStage({ seat, sitting, at, onClose }: Pick<Props, 'seat' | 'sitting' | 'at' | 'onClose'>) {
+  const live = useLive();
+  const stage = useStageState();
+  const invited = useStaff(sitting)?.invited.find(({ person }) => person === seat.id);
+  if (!stage?.up || stage.place !== at) return null;
+  const name = firstName(seat.name);
+  const { sound, picture } = stage.people.find(({ id }) => id === seat.id) ?? { sound: false, picture: false };
+  const ask = (device: Device) => () => {
+    onClose();
+    void live.do('class.invite', placeStream(sitting, at), { person: seat.id, device });
+  };
+  const mute = () => {
+    onClose();
+    void live.do('class.mute', placeStream(sitting, at), { person: seat.id });
+  };
+  const asked = invited && (invited.device === 'microphone' ? 'speak' : 'show the camera');
+  return (
+    <Box component="section" aria-label={`How ${seat.name} is heard and seen`}>
+      <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>
+        Microphone {sound ? 'on' : 'off'}, camera {picture ? 'on' : 'off'}
+        {invited?.yes === null && ` · invited to ${asked}, no answer yet`}
+        {invited?.yes === false && ` · would rather not ${asked} now`}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {sound && <Act onClick={mute}>Mute {name}</Act>}
+        {!sound && !isStaff(seat) && <Act onClick={ask('microphone')}>Invite {name} to speak</Act>}
+        {!picture && !isStaff(seat) && <Act onClick={ask('camera')}>Invite {name} to show the camera</Act>}
+      </Box>
+    </Box>
   );
 }
 
