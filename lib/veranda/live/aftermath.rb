@@ -111,7 +111,8 @@ module Veranda
         names = Core::Streams::StreamName
         peers = @gathering.peers_in(names.sitting_id(entry.stream)).select { |peer| peer.place == names.part(entry.stream) }
         person = entry.body[:person]
-        peers.select { |peer| person ? peer.person.id == person : !peer.person.staff? }.each { |peer| @hub.stage.mute(peer, entry.body[:name]) }
+        peers = peers.select { |peer| person ? peer.person.id == person : !peer.person.staff? }
+        peers.each { |peer| @hub.stage.mute(peer, entry.body[:name]) }
       end
 
       def tell_timing(entry) = @welcomes.tell_timing(*facts(entry))

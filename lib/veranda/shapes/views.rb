@@ -123,7 +123,8 @@ module Veranda
 
         OwnCopyRow: object({ board: STRING, of: STRING }, may: { with: list(STRING) }),
         OwnView: object({ place: maybe(STRING), threads: list(shape(:ThreadRow)), boards: list(shape(:SittingBoard)),
-                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)), invitation: maybe(shape(:Invitation)),
+                          copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)),
+                          invitation: maybe(shape(:Invitation)),
                           rooms: list(shape(:RoomKept)) },
                         about: 'What concerns one person in a class and nobody else.')
       }.freeze

@@ -17,7 +17,7 @@ module Veranda
         @link = link
         @reach = reach
         @person = person
-        @tell = tell
+        @page = Page.new(tell)
         @voice = voice
         @jobs = Jobs.new(tell)
         @rights = {}
@@ -68,13 +68,12 @@ module Veranda
           answer = sending.begin(sdp)
           raise Core::Refusal.new(:stage_misplaced, MISPLACED) unless Offer.at?(answer, @reach[:address])
 
-          @tell.call(t: 'sending', epoch: @epoch, sdp: answer)
+          @page.sends(@epoch, answer)
         end
       end
 
       MISPLACED = 'Sound and picture are set up wrongly on this server. Tell whoever runs it; the class goes on without them.'
-      TAKEN_OVER = 'You are heard and seen in another window now.'
-      private_constant :MISPLACED, :TAKEN_OVER
+      private_constant :MISPLACED
 
       def answer(sdp)
         work do
@@ -99,7 +98,7 @@ module Veranda
       # @param by [String] name of who wishes it
       def mute(by)
         @jobs.add do
-          @tell.call(t: 'muted', by: by) if @on.delete(:microphone)
+          @page.muted(by) if @on.delete(:microphone)
           allow { |sending| sending.switch(:microphone, false) }
         end
       end
@@ -202,7 +201,7 @@ module Veranda
       def taken_over
         @ceded = true
         once(:leave) { leave }
-        @tell.call(t: 'stage', up: @link.up?, epoch: @epoch, place: nil, people: [], speaking: [], says: TAKEN_OVER)
+        @page.taken_over(up: @link.up?, epoch: @epoch)
       end
 
       def changed
@@ -212,19 +211,13 @@ module Veranda
         end
       end
 
-      def state
-        people, speaking = feeds ? [feeds.to_a, feeds.speaking] : [[], []]
-        told = { up: @link.up?, epoch: @epoch, place: feeds && @at.last, people: people }
-        return if told == @told
-
-        @tell.call(t: 'stage', **(@told = told), speaking: speaking)
-      end
+      def state = @page.stands(up: @link.up?, epoch: @epoch, place: @at&.last, feeds: feeds)
 
       def watch(tries = TRIES)
         watching = @visit&.watching or return
         wanted = feeds.wanted(@looked_at).reject { |person, _| person == @person }
         offer = watching.change(wanted) or return
-        @tell.call(t: 'watching', epoch: @epoch, **offer)
+        @page.receives(@epoch, offer)
       rescue Link::Refused
         # Somebody is not quite there yet, or not any more.
         return if tries == 1

@@ -3,8 +3,8 @@ import { useEffect, useState } from 'react';
 import type { Rights } from '../api/shapes';
 import { useLive, useOwn } from '../live/hooks';
 import { placeStream } from '../live/streams';
+import { Line } from '../parts/frame/Line';
 import { firstName } from '../parts/words/people';
-import { Callout } from './Callout';
 import { DEVICES, type Device } from './devices';
 import { useStage } from './useStage';
 
@@ -12,11 +12,10 @@ interface Props {
   sitting: string;
   at: string;
   rights: Rights | undefined;
-  line: boolean;
 }
 
 /** Somebody who teaches asks one to speak, or to be seen. Nothing is on before one agrees, and nobody else knows. */
-export function Invited({ sitting, at, rights, line }: Props) {
+export function Invited({ sitting, at, rights }: Props) {
   const live = useLive();
   const stage = useStage();
   const invitation = useOwn(sitting)?.invitation;
@@ -36,15 +35,17 @@ export function Invited({ sitting, at, rights, line }: Props) {
     void live.do('class.answer_invitation', placeStream(sitting, at), { yes });
   };
   return (
-    <Callout
-      line={line}
-      role="alert"
+    <Line
+      label="An invitation"
+      marked
       says={`${firstName(name)} invites you to ${device === 'microphone' ? 'speak' : 'show your camera'}.`}
     >
-      <Button variant="contained" onClick={() => answer(true)}>
+      <Button size="small" variant="contained" onClick={() => answer(true)}>
         {device === 'microphone' ? 'Switch my microphone on' : 'Switch my camera on'}
       </Button>
-      <Button onClick={() => answer(false)}>Rather not now</Button>
-    </Callout>
+      <Button size="small" onClick={() => answer(false)}>
+        Rather not now
+      </Button>
+    </Line>
   );
 }

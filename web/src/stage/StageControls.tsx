@@ -6,21 +6,17 @@ import type { BenchForm } from '../screens/class/Bench';
 import { firstName } from '../parts/words/people';
 import { Callout } from './Callout';
 import { choose, DEVICES, SIMULATED, type Device } from './devices';
-import { Invited } from './Invited';
 import { useTalkKey } from './useTalkKey';
 import { useStage, useStageState } from './useStage';
 
 interface Props {
-  sitting: string;
-  /** The place one is in. */
-  at: string;
   rights: Rights | undefined;
   /** How the bench lies: where there is little room they have a line to themselves, and else lie one above the other. */
   form: BenchForm;
 }
 
 /** One's own microphone and camera, with what keeps them from being used in words. */
-export function StageControls({ sitting, at, rights, form }: Props) {
+export function StageControls({ rights, form }: Props) {
   const line = form === 'line';
   const stage = useStage();
   const state = useStageState();
@@ -93,7 +89,7 @@ export function StageControls({ sitting, at, rights, form }: Props) {
           {firstName(state.muted)} muted you.
         </Box>
       )}
-      {state.trouble ? (
+      {state.trouble && (
         <Callout line={line} role="alert" says={state.trouble.says}>
           <Button
             onClick={() => {
@@ -105,8 +101,6 @@ export function StageControls({ sitting, at, rights, form }: Props) {
           </Button>
           <Button onClick={() => stage.without()}>Go on without</Button>
         </Callout>
-      ) : (
-        <Invited {...{ sitting, at, rights, line }} />
       )}
     </Box>
   );

@@ -6,6 +6,7 @@ import { own } from '../testing/classes';
 import { ALL_RIGHTS, connection, FARAH, ODALYS, refused } from '../testing/live';
 import { talkKey } from './talk';
 import { choose, SIMULATED, troubleWith } from './devices';
+import { Invited } from './Invited';
 import { Stage } from './Stage';
 import { StageControls } from './StageControls';
 import { StageContext } from './useStage';
@@ -58,7 +59,8 @@ function start(rights = ALL_RIGHTS, invitation: Invitation | null = null) {
   const shown = () => (
     <LiveContext value={client}>
       <StageContext value={stage}>
-        <StageControls sitting="s" at="main" rights={rights} form="plain" />
+        <StageControls rights={rights} form="plain" />
+        <Invited sitting="s" at="main" rights={rights} />
       </StageContext>
     </LiveContext>
   );
@@ -168,7 +170,7 @@ describe('one’s own sound', () => {
     const invitation: Invitation = { device: 'microphone', name: 'Odalys Brandt', place: 'main' };
     const { tell, stage, asked } = start(ALL_RIGHTS, invitation);
     tell(told);
-    expect(screen.getByRole('alert').textContent).toContain('Odalys invites you to speak.');
+    expect(screen.getByLabelText('An invitation').textContent).toContain('Odalys invites you to speak.');
     expect(stage.state.microphone).toBe('off');
     fireEvent.click(screen.getByRole('button', { name: 'Switch my microphone on' }));
     await settled();

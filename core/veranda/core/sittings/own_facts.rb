@@ -54,7 +54,8 @@ module Veranda
         def size = 1 + @threads.length + @boards.length + @copies.length + @rooms.length
 
         def to_h
-          { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair, asked: @asked, invitation: @invitation, rooms: @rooms }
+          { place: @place, threads: @threads, boards: @boards, copies: @copies, pair: @pair, asked: @asked, invitation: @invitation,
+            rooms: @rooms }
         end
         alias view to_h
 

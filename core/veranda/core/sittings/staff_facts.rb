@@ -25,8 +25,8 @@ module Veranda
         attr_reader :copies
         # @return [Hash, nil] `{ round:, seed:, pairs: [{ people: }] }` of the last draw
         attr_reader :paired
-        # @return [Hash{String => Hash}] `{ person:, device:, yes: }` by person, of those who were invited to speak or to be seen; `yes` is nil
-        #   until they have answered
+        # @return [Hash{String => Hash}] `{ person:, device:, yes: }` by person, of those who were invited to speak or to be seen; `yes` is
+        #   nil until they have answered
         attr_reader :invited
         # @return [Rooms::Activities]
         attr_reader :activities
@@ -109,8 +109,7 @@ module Veranda
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'paired' then @paired = body
           when 'cued' then @cued |= [body[:cue]]
-          when 'was_invited', 'answered_invitation' then @invited[body[:person]] = { yes: nil, **body }
-          else @activities.apply(entry) || @polls.apply(entry) || at_the_doors(entry, body)
+          else @activities.apply(entry) || @polls.apply(entry) || of_people(entry, body)
           end
           self
         end
@@ -135,26 +134,29 @@ module Veranda
 
         private
 
-        def at_the_doors(entry, body)
+        def of_people(entry, body)
           case entry.kind
           when 'waits' then @waiting[body[:id]] = { **body, since: entry.at }
           when 'waits_no_more' then body[:people].each { |id| @waiting.delete(id) }
           when 'removed' then @removed[body[:id]] = body
+          when 'was_invited', 'answered_invitation' then @invited[body[:person]] = { yes: nil, **body }
           when 'let_back' then body[:people].each { |id| @removed.delete(id) }
           end
         end
 
         def restore_people(facts)
-          @waiting = facts[:waiting].to_h { |row| [row[:id], row] }
-          @removed = (facts[:removed] || []).to_h { |row| [row[:id], row] }
+          @waiting, @removed = facts.values_at(:waiting, :removed).map { |rows| by(:id, rows) }
           @each = facts[:each] || false
           @threads = facts[:threads] || []
           (facts[:copies] || []).each { |copy| give(copy) }
           @paired = facts[:paired]
-          @invited = (facts[:invited] || []).to_h { |row| [row[:person], row] }
+          @invited = by(:person, facts[:invited])
           @activities = Rooms::Activities.new(facts[:activities] || [])
           @polls = Polls::Staged.new(facts[:polls] || [])
         end
+
+        # @param rows [Array<Hash>, nil] nil in states of earlier versions
+        def by(key, rows) = (rows || []).to_h { |row| [row[key], row] }
 
         def give(copy)
           @copies[copy[:board]] = copy

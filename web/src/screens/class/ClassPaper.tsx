@@ -15,6 +15,7 @@ import { AnsweringNow } from '../../questions/AnsweringNow';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
+import { Invited } from '../../stage/Invited';
 import { FloorLine } from './FloorLine';
 import { ForYou } from './ForYou';
 import { LedLine } from './LedLine';
@@ -122,7 +123,8 @@ export function ClassPaper({
     [polls, board?.id],
   );
   const copy = staff?.copies.find((one) => one.board === board?.id);
-  const makes = useRights(room)?.add.allowed ?? false;
+  const rights = useRights(room);
+  const makes = rights?.add.allowed ?? false;
   const { leader } = place;
   const lead = useMemo(
     () => (leader && !copied ? { room, by: leader, astray: looking.roaming } : null),
@@ -145,6 +147,7 @@ export function ClassPaper({
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
+      <Invited sitting={sitting.id} at={where} rights={rights} />
       <TimerLine place={place} room={room} staff={you.staff} />
       <FloorLine sitting={sitting} place={place} room={room} you={you} />
       {own?.pair && place.pairs?.round === own.pair.round && (

@@ -229,7 +229,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         {...{ groups, place, room, you, form, pictureOf }}
         speaking={stage?.speaking}
         onWrite={(person) => write(person)}
-        devices={<StageControls sitting={sitting.id} at={at} rights={connection.rights[room]} form={form} />}
+        devices={<StageControls rights={connection.rights[room]} form={form} />}
       >
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>

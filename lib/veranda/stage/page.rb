@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Stage
+    # What a page is told of sound and picture.
+    class Page
+      TAKEN_OVER = 'You are heard and seen in another window now.'
+      private_constant :TAKEN_OVER
+
+      # @param tell [#call] takes a message, see {Shapes::Messages}
+      def initialize(tell)
+        @tell = tell
+      end
+
+      # How things stand, unless that is what it was told last.
+      # @param feeds [Feeds, nil] of the room that its person is in
+      def stands(up:, epoch:, place:, feeds:)
+        told = { up: up, epoch: epoch, place: feeds && place, people: feeds ? feeds.to_a : [] }
+        @tell.call(t: 'stage', **(@told = told), speaking: feeds ? feeds.speaking : []) unless told == @told
+      end
+
+      # Another page of the same person has what it had.
+      def taken_over(up:, epoch:)
+        @told = nil
+        @tell.call(t: 'stage', up: up, epoch: epoch, place: nil, people: [], speaking: [], says: TAKEN_OVER)
+      end
+
+      # @param sdp [String] the answer to its offer
+      def sends(epoch, sdp) = @tell.call(t: 'sending', epoch: epoch, sdp: sdp)
+
+      # @param offer [Hash] `{ sdp:, slots: }` of what it is sent
+      def receives(epoch, offer) = @tell.call(t: 'watching', epoch: epoch, **offer)
+
+      # @param by [String] name of who has done it
+      def muted(by) = @tell.call(t: 'muted', by: by)
+    end
+  end
+end
