@@ -15,6 +15,9 @@ module Veranda
         @participants = {}.compare_by_identity
       end
 
+      # @return [Boolean] whether this server has sound and picture at all
+      def there? = !@link.nil?
+
       # @param hub [Live::Hub]
       def start(hub)
         @hub = hub

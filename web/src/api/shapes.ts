@@ -2998,7 +2998,7 @@ export interface News {
   at: number;
 }
 /**
- * `recording`: whether there is something to watch afterwards, now or once staff share it.
+ * `recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: whether there are sound and picture.
  */
 export interface ClassFacts {
   id: string;
@@ -3009,6 +3009,7 @@ export interface ClassFacts {
   recording: 'none' | 'waiting' | 'ready';
   shared: boolean;
   private_in_transcripts: boolean;
+  stage: boolean;
 }
 /**
  * What one student did in a class so far; `spells` are half minutes in which they did anything.

@@ -50,7 +50,11 @@ function AsItStands({ id }: { id: string }) {
   if (facts.error) return <Refusal says={facts.error.message} />;
   if (!you || !facts.data) return <Waiting says="Going to the class" />;
   if (!sitting)
-    return doors ? <WaitingRoom doors={doors} lesson={facts.data.lesson} /> : <Waiting says="Going to the class" />;
+    return doors ? (
+      <WaitingRoom doors={doors} lesson={facts.data.lesson} stage={facts.data.stage} />
+    ) : (
+      <Waiting says="Going to the class" />
+    );
   if (sitting.status === 'planned') return <Doors sitting={sitting} you={you} facts={facts.data} />;
   if (sitting.status === 'ended') return <ClassEnded sitting={sitting} you={you} facts={facts.data} />;
   return (

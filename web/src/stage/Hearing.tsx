@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { sendTo } from './devices';
 import { useStage, useStageState } from './useStage';
 
 /** Everybody's sound. Where the browser holds it back, whatever is pressed next lets it through. */
@@ -18,15 +19,18 @@ export function Hearing() {
 
 function Voice({ sound }: { sound: MediaStream }) {
   const stage = useStage();
-  const held = useStageState()?.held;
+  const state = useStageState();
+  const held = state?.held;
+  const speaker = state?.speaker;
   const ref = useRef<HTMLAudioElement>(null);
   useEffect(() => {
     const element = ref.current!;
     if (element.srcObject !== sound) element.srcObject = sound;
+    void sendTo(element);
     // A browser may want something to be pressed first.
     element.play().catch((error: unknown) => {
       if (error instanceof DOMException && error.name === 'NotAllowedError') stage?.hold();
     });
-  }, [sound, stage, held]);
+  }, [sound, stage, held, speaker]);
   return <audio ref={ref} autoPlay data-testid="voice" />;
 }

@@ -1,6 +1,6 @@
 import type { Incoming, OnStage, StageSlot } from '../api/shapes';
 import type { LiveClient } from '../live/LiveClient';
-import { open, troubleWith, type Device } from './devices';
+import { goneWords, open, troubleWith, type AnyDevice, type Device } from './devices';
 import type { Made } from './simulated';
 
 type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'watching' | 'voice' | 'muted' | 'welcome' }>;
@@ -31,6 +31,8 @@ export interface StageState {
   held: boolean;
   /** Who has switched one's microphone off, until one switches it on. */
   muted: string | null;
+  /** Goes up when one hears by another speaker. */
+  speaker: number;
   says: string | null;
 }
 
@@ -46,6 +48,7 @@ const NOTHING: StageState = {
   trouble: null,
   held: false,
   muted: null,
+  speaker: 0,
   says: null,
 };
 
@@ -109,13 +112,24 @@ export class Stage {
       // Another press may have come first.
       if (this.state[device] !== 'wanted') return made.stop();
       this.made[device] = made;
-      made.track.onended = () => this.switchOff(device);
+      made.track.onended = () => {
+        this.switchOff(device);
+        this.tell({ trouble: { device, says: goneWords(device) } });
+      };
     } catch (error) {
       return this.tell({ [device]: 'off', trouble: { device, says: troubleWith(device, error) } });
     }
     this.tell({ [device]: 'on', ...(device === 'camera' && { own: new MediaStream([this.made.camera!.track]) }) });
     await this.put(device);
     this.live.sayStage({ act: 'switch', switch: device, on: true });
+  }
+
+  /** Another device was chosen: what is on goes on with that one. */
+  async change(device: AnyDevice) {
+    if (device === 'speaker') return this.tell({ speaker: this.state.speaker + 1 });
+    if (this.state[device] === 'off') return;
+    this.switchOff(device);
+    await this.set(device, true);
   }
 
   /** One is heard and seen by this window again, and not by another. */

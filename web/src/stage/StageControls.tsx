@@ -4,8 +4,8 @@ import { useEffect } from 'react';
 import type { Rights } from '../api/shapes';
 import type { BenchForm } from '../screens/class/Bench';
 import { firstName } from '../parts/words/people';
-import { Callout } from './Callout';
-import { choose, DEVICES, SIMULATED, type Device } from './devices';
+import { CheckDevices } from './CheckDevices';
+import { DEVICES, type Device } from './devices';
 import { useTalkKey } from './useTalkKey';
 import { useStage, useStageState } from './useStage';
 
@@ -51,11 +51,10 @@ export function StageControls({ rights, form }: Props) {
   return (
     <Box
       sx={{
-        position: 'relative',
-        display: 'flex',
+        display: line || form === 'few' ? 'flex' : 'grid',
+        gridTemplateColumns: 'auto auto',
         gap: 0.75,
-        flexDirection: line || form === 'few' ? 'row' : 'column',
-        alignItems: line || form === 'few' ? 'center' : 'stretch',
+        alignItems: 'center',
         ...(line && { flexBasis: '100%', flexWrap: 'wrap', '& > button': { flex: 1 } }),
       }}
     >
@@ -76,6 +75,7 @@ export function StageControls({ rights, form }: Props) {
           </Button>
         );
       })}
+      <CheckDevices>Devices</CheckDevices>
       {state.held && (
         <Button variant="contained" onClick={() => stage.release()}>
           Let me hear the class
@@ -88,19 +88,6 @@ export function StageControls({ rights, form }: Props) {
         >
           {firstName(state.muted)} muted you.
         </Box>
-      )}
-      {state.trouble && (
-        <Callout line={line} role="alert" says={state.trouble.says}>
-          <Button
-            onClick={() => {
-              choose(state.trouble!.device, SIMULATED);
-              void stage.set(state.trouble!.device, true);
-            }}
-          >
-            Use a simulated one
-          </Button>
-          <Button onClick={() => stage.without()}>Go on without</Button>
-        </Callout>
       )}
     </Box>
   );

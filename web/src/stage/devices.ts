@@ -8,14 +8,36 @@ export const DEVICES = {
   camera: { right: 'camera', words: { off: 'Camera', wanted: 'Camera …', on: 'Camera off' } },
 } as const;
 
+/** What browsers call each, and what is heard with. */
+export const KINDS = { microphone: 'audioinput', camera: 'videoinput', speaker: 'audiooutput' } as const;
+export type AnyDevice = keyof typeof KINDS;
+
+/** A device that is there. */
+export interface Known {
+  id: string;
+  name: string;
+}
+
 /** Which device is used, as this browser keeps it: `simulated`, the id of one, or nothing for the usual one. */
-const kept = (device: Device) => `veranda.${device}`;
+const kept = (device: AnyDevice) => `veranda.${device}`;
 export const SIMULATED = 'simulated';
-export const chosen = (device: Device): string | null => localStorage.getItem(kept(device));
-export const choose = (device: Device, id: string | null) =>
+export const chosen = (device: AnyDevice): string | null => localStorage.getItem(kept(device));
+export const choose = (device: AnyDevice, id: string | null) =>
   id ? localStorage.setItem(kept(device), id) : localStorage.removeItem(kept(device));
 
+/** Whether this browser lets one choose by which speaker one hears. */
+export const choosesSpeaker = () => 'setSinkId' in HTMLMediaElement.prototype;
+
+/** Has something heard by the speaker that is chosen; by the usual one where that is gone. */
+export async function sendTo(element: HTMLMediaElement): Promise<void> {
+  if (choosesSpeaker()) await element.setSinkId(chosen('speaker') ?? '').catch(() => element.setSinkId(''));
+}
+
 const NAMES: Record<Device, string> = { microphone: 'microphone', camera: 'camera' };
+
+/** What is said of one that was there a moment ago. */
+export const goneWords = (device: Device) =>
+  `The ${NAMES[device]} is gone. Plug it in again, or go on with a simulated one.`;
 
 /** Why a device could not be used, and what one can do about it (Media Capture and Streams, 10.2). */
 export function troubleWith(device: Device, error: unknown): string {

@@ -129,5 +129,6 @@ export const classFacts = (more: Partial<ClassFacts> = {}): ClassFacts => ({
   recording: 'none',
   shared: false,
   private_in_transcripts: false,
+  stage: true,
   ...more,
 });

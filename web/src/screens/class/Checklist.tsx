@@ -7,6 +7,7 @@ import type { SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
 import { firstName } from '../../parts/words/people';
 import { inWords } from '../../parts/exchange/audience';
+import { CheckDevices } from '../../stage/CheckDevices';
 import { Connection } from './Connection';
 
 interface Props {
@@ -14,13 +15,15 @@ interface Props {
   staff: StaffState;
   /** Id of the lesson. */
   lesson: string;
+  /** Whether there will be sound and picture. */
+  stage: boolean;
 }
 
 /** So many of those who are not here yet are called by name. */
 const NAMED = 8;
 
 /** Before the doors open: what is to mend, what to begin with, whether it is recorded, who is missing, how the connection is. */
-export function Checklist({ sitting, staff, lesson }: Props) {
+export function Checklist({ sitting, staff, lesson, stage }: Props) {
   const facts = useQuery({ queryKey: ['lesson', lesson], queryFn: () => get<LessonFacts>(`/api/lessons/${lesson}`) });
   const expected = useQuery({
     queryKey: ['expected', lesson],
@@ -73,6 +76,9 @@ export function Checklist({ sitting, staff, lesson }: Props) {
         <li>{missing === undefined ? 'Expected: …' : missingWords(missing)}</li>
         <li>
           <Connection />
+        </li>
+        <li>
+          {stage ? <CheckDevices>Check microphone and camera</CheckDevices> : 'This server has no sound and picture.'}
         </li>
       </Box>
     </Box>

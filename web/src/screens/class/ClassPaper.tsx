@@ -15,7 +15,9 @@ import { AnsweringNow } from '../../questions/AnsweringNow';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
+import { DeviceTrouble } from '../../stage/DeviceTrouble';
 import { Invited } from '../../stage/Invited';
+import { NewDevice } from '../../stage/NewDevice';
 import { FloorLine } from './FloorLine';
 import { ForYou } from './ForYou';
 import { LedLine } from './LedLine';
@@ -147,6 +149,8 @@ export function ClassPaper({
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
+      <DeviceTrouble />
+      <NewDevice />
       <Invited sitting={sitting.id} at={where} rights={rights} />
       <TimerLine place={place} room={room} staff={you.staff} />
       <FloorLine sitting={sitting} place={place} room={room} you={you} />

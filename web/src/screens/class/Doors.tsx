@@ -65,7 +65,7 @@ export function Doors({ sitting, you, facts }: Props) {
               <AtTheDoors sitting={sitting.id} staff={staff} open={false} />
             </Box>
           )}
-          {staff && <Checklist sitting={sitting} staff={staff} lesson={facts.lesson} />}
+          {staff && <Checklist sitting={sitting} staff={staff} lesson={facts.lesson} stage={facts.stage} />}
           {staff && (
             <Box component="section" aria-label="Rooms" sx={{ mt: 3 }}>
               <Box component="h3" sx={{ typography: 'h3', m: 0, mb: 0.5 }}>

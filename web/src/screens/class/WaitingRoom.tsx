@@ -10,6 +10,7 @@ import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { Ribbon } from '../../parts/frame/Ribbon';
 import { Waiting } from '../../parts/frame/Waiting';
+import { CheckDevices } from '../../stage/CheckDevices';
 import { DoorsCard } from './DoorsCard';
 import { ToGo } from './ToGo';
 
@@ -59,8 +60,15 @@ function ToRead({ lesson }: { lesson: string }) {
   );
 }
 
+interface Props {
+  doors: PlaceState;
+  lesson: string;
+  /** Whether there will be sound and picture. */
+  stage: boolean;
+}
+
 /** Where students are until they are let in: what class it is, when it begins and who is there to teach it. */
-export function WaitingRoom({ doors, lesson }: { doors: PlaceState; lesson: string }) {
+export function WaitingRoom({ doors, lesson, stage }: Props) {
   const live = useLive();
   const go = useNavigate();
   const { welcome, hosts } = doors;
@@ -111,6 +119,11 @@ export function WaitingRoom({ doors, lesson }: { doors: PlaceState; lesson: stri
               : 'The doors open soon. The instructor is not here yet.'}{' '}
           You need do nothing but wait.
         </Box>
+        {stage && (
+          <Box sx={{ mt: 2 }}>
+            <CheckDevices>Check microphone and camera</CheckDevices>
+          </Box>
+        )}
         <ToRead lesson={lesson} />
       </DoorsCard>
     </Box>

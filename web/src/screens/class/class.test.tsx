@@ -438,18 +438,19 @@ describe('before the class', () => {
       rehearsal: false,
     };
     const { wrapper } = joined(FARAH);
-    const { rerender } = render(<WaitingRoom lesson="rules" doors={place({ welcome })} />, { wrapper });
+    const { rerender } = render(<WaitingRoom stage lesson="rules" doors={place({ welcome })} />, { wrapper });
     expect(screen.getByText(/The instructor is not here yet/)).toBeTruthy();
     expect(screen.getByText(/1:[23]\d to go/)).toBeTruthy();
     rerender(
       <WaitingRoom
+        stage
         lesson="rules"
         doors={place({ welcome: { ...welcome, words: 'Bring a chart.\nAnd a pencil.', ink: 'lake' } })}
       />,
     );
     expect(screen.getByRole('region', { name: 'Welcome' }).textContent).toBe('Bring a chart.\nAnd a pencil.');
     rerender(
-      <WaitingRoom lesson="rules" doors={place({ welcome, hosts: [{ id: 'odalys', name: 'Odalys Brandt' }] })} />,
+      <WaitingRoom stage lesson="rules" doors={place({ welcome, hosts: [{ id: 'odalys', name: 'Odalys Brandt' }] })} />,
     );
     expect(screen.getByText(/Odalys Brandt is here/)).toBeTruthy();
   });

@@ -424,6 +424,7 @@ describe('at the doors', () => {
     const live = connection({ streams: { 'place/s.waiting': place({ begun: true, welcome: WELCOME }) } });
     render(
       <WaitingRoom
+        stage
         lesson="rules"
         doors={place({ begun: true, welcome: WELCOME, hosts: [{ id: 'o', name: 'Odalys Brandt' }] })}
       />,
