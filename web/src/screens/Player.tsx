@@ -71,17 +71,20 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         <Box sx={{ flex: 1 }} />
         {facts.staff && <Share recording={facts} />}
       </Ribbon>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
-        <Box
-          component="main"
-          sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 1.25, display: 'flex', flexDirection: 'column' }}
-        >
-          <TracksThen recorder={recorder} facts={facts} />
+      <Box
+        sx={{
+          ...{ flex: 1, minHeight: 0, display: 'grid' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 320px' },
+          gridTemplateRows: { xs: 'auto minmax(0, 1fr) 40%', md: 'auto minmax(0, 1fr)' },
+          gridTemplateAreas: { xs: '"seen" "paper" "words"', md: '"paper seen" "paper words"' },
+        }}
+      >
+        <TracksThen recorder={recorder} facts={facts} />
+        <Box component="main" sx={{ gridArea: 'paper', minWidth: 0, minHeight: 0, p: 1.25 }}>
           <Box
             sx={{
               position: 'relative',
-              flex: 1,
-              minHeight: 0,
+              height: 1,
               border: 1,
               borderColor: 'divider',
               borderRadius: 1,

@@ -54,9 +54,8 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
       component="aside"
       aria-label="Exchange at this moment"
       sx={{
-        width: { xs: 1, md: 320 },
-        height: { xs: 0.4, md: 'auto' },
-        flex: 'none',
+        gridArea: 'words',
+        minHeight: 0,
         bgcolor: 'background.paper',
         borderStyle: 'solid',
         borderWidth: { xs: '1px 0 0', md: '0 0 0 1px' },

@@ -43,8 +43,24 @@ export function TracksThen({ recorder, facts }: Props) {
           component="ul"
           aria-label="Who was seen"
           sx={{
-            ...{ m: 0, mb: seen[0] ? 1 : 0, p: 0, listStyle: 'none', flex: 'none', overflowX: 'auto' },
-            ...{ display: 'flex', gap: 1, height: seen[0] ? { xs: 84, md: 112 } : 0 },
+            ...{
+              gridArea: 'seen',
+              m: 0,
+              p: seen[0] ? 1.25 : 0,
+              pb: { xs: 0, md: seen[0] ? 1.25 : 0 },
+              listStyle: 'none',
+            },
+            ...{ bgcolor: { md: 'background.paper' }, borderLeft: { md: 1 }, borderColor: { md: 'divider' } },
+            ...{
+              display: { xs: 'flex', md: 'grid' },
+              gridTemplateColumns: seen.length > 1 ? '1fr 1fr' : '1fr',
+              gap: 1,
+            },
+            ...{
+              overflowX: { xs: 'auto', md: 'hidden' },
+              maxHeight: { md: '56vh' },
+              overflowY: { xs: 'hidden', md: 'auto' },
+            },
           }}
         >
           {pictures.map((track) => (
@@ -53,7 +69,13 @@ export function TracksThen({ recorder, facts }: Props) {
               component="li"
               // One that is not there yet is fetched out of sight.
               sx={{
-                ...{ position: 'relative', height: 1, aspectRatio: '4 / 3', flex: 'none', borderRadius: 1 },
+                ...{
+                  position: 'relative',
+                  height: { xs: 84, md: 'auto' },
+                  aspectRatio: '4 / 3',
+                  flex: 'none',
+                  borderRadius: 1,
+                },
                 ...{ overflow: 'hidden', bgcolor: 'veranda.wash', display: seen.includes(track.id) ? 'block' : 'none' },
               }}
             >

@@ -69,7 +69,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
     <Box
       component="section"
       aria-label={title}
-      sx={{ mt: 1.5, pt: 1.25, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1 }}
+      sx={{ mt: 1.5, pt: 1.25, borderTop: 1, borderColor: 'divider', display: 'grid', gap: 1.5 }}
     >
       <Box component="h3" sx={{ m: 0, typography: 'h3' }}>
         {title}
