@@ -111,6 +111,49 @@ RSpec.describe 'The stage', type: :journey do
     [odalys, farah].each { |session| expect(errors(session)).to eq([]) }
   end
 
+  it 'shares a screen with everybody, which is paused, drawn on, taken over and ended' do
+    Worker.shared
+    odalys, farah = %i[odalys farah].map { |who| enter(who) }
+    [odalys, farah].each { |session| session.execute_script("localStorage.setItem('veranda.screen', 'simulated')") }
+    odalys.refresh
+    expect(odalys).to have_button('Share', wait: 20)
+    # Students may not, unless they are allowed to.
+    farah.refresh
+    expect(farah).to have_button('Share', disabled: true, wait: 20)
+    odalys.click_button('Share')
+    expect(farah).to have_css('[aria-label="Picture of the screen of Odalys Brandt"]', wait: 20)
+    until_true('it moves') { screen_width(farah) == 1280 }
+    [odalys, farah].each { |session| fits('a shared screen', session, 1280) }
+    odalys.click_button('Pause')
+    expect(farah).to have_text('Odalys shares a screen, paused.')
+    odalys.click_button('Go on')
+    farah.click_button('Look at the board')
+    expect(farah).to have_no_css('[aria-label^="Picture of the screen"]')
+    farah.click_button('Look at the screen')
+    odalys.click_button('Draw on this moment')
+    until_true('a board was made of it', within: 60) { ARCHIVE.lessons.boards(made[:lesson]).any? { |board| board[:name].start_with?('Screen, ') } }
+    expect(farah).to have_no_css('[aria-label^="Picture of the screen"]', wait: 30)
+    odalys.click_button('Bring it in front again')
+    expect(farah).to have_css('[aria-label^="Picture of the screen"]')
+    # The tampered page of somebody who does not share offers a screen all the same.
+    farah.execute_script("window.say({ act: 'share', sdp: 'v=0\\r\\nm=video 9 UDP/TLS/RTP/SAVPF 96\\r\\n' })")
+    perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'share', allow: true)
+    expect(farah).to have_button('Share')
+    farah.click_button('Share')
+    expect(farah).to have_text('Odalys Brandt shares a screen. Yours can be shared once that is over.')
+    odalys.all(:button, 'End the share').first.click
+    expect(farah).to have_no_text('shares a screen.', wait: 10)
+    farah.click_button('Share')
+    expect(odalys).to have_css('[aria-label="Picture of the screen of Farah Lindqvist"]', wait: 20)
+    perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'share', allow: false)
+    until_true('nothing of it comes any more') { coming(odalys, 'video').zero? }
+    odalys.click_button('End it')
+    expect(farah).to have_no_text('You share a screen')
+    [odalys, farah].each { |session| expect(errors(session)).to eq([]) }
+  end
+
+  def screen_width(session) = session.evaluate_script("document.querySelector('[aria-label^=\"Picture of the screen\"]')?.videoWidth")
+
   it 'is away when the media server dies, and back without a reload' do
     odalys, farah = %i[odalys farah].map { |who| enter(who) }
     switch_on(farah, 'Microphone', 'Camera')

@@ -14,6 +14,7 @@ RSpec.describe 'Who may do what' do
     'class.let_in' => :staff, 'class.send_to_wait' => :staff, 'class.remove' => :staff, 'class.let_back' => :staff, 'class.set_doors' => :staff,
     'class.show' => :staff, 'class.rule' => :staff, 'class.cue' => :staff, 'class.stop_timer' => :staff, 'class.lend_floor' => :staff,
     'class.mute' => :staff, 'class.invite' => :staff, 'class.answer_invitation' => :anyone,
+    'class.share_screen' => %i[share], 'class.pause_screen' => :staff,
     'class.clear_signals' => :staff, 'class.set_exchange' => :staff, 'class.keep_together' => :staff, 'class.hand_out' => :staff, 'class.end_pairs' => :staff,
     'class.raise_hand' => :anyone, 'class.lower_hand' => :anyone, 'class.signal' => :anyone, 'class.take_floor' => :anyone,
     'rooms.rename' => :staff, 'rooms.remove' => :staff, 'rooms.assign' => :staff, 'rooms.time' => :staff, 'rooms.announce' => :staff,
@@ -35,6 +36,7 @@ RSpec.describe 'Who may do what' do
     'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true }, 'class.show' => { board: 'b2', page: 'p1' },
     'class.rule' => { right: 'camera', allow: false }, 'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'jonas' },
     'class.mute' => { person: 'jonas' }, 'class.invite' => { person: 'jonas', device: 'camera' }, 'class.answer_invitation' => { yes: true },
+    'class.share_screen' => { on: true }, 'class.pause_screen' => { on: true },
     'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true }, 'class.hand_out' => { board: 'b2', on: true },
     'rooms.rename' => { activity: 'fog', room: 'r1', name: 'Pell' }, 'rooms.remove' => { activity: 'fog', room: 'r2', people: %w[jonas] },
     'rooms.assign' => { activity: 'fog', moves: [{ person: 'jonas', room: 'r1', from: 'r2' }] }, 'rooms.time' => { activity: 'fog', rooms: %w[r1], more: 60 },
@@ -90,7 +92,13 @@ RSpec.describe 'Who may do what' do
     open_rooms(hall, who) if wire_name.match?(/\Arooms?\./)
     open_poll(hall, wire_name) if wire_name.start_with?('poll.')
     ask(hall) if wire_name.start_with?('question.')
+    shared(hall) if wire_name == 'class.pause_screen'
     hall
+  end
+
+  def shared(hall)
+    hall.do(person(:odalys), 'class.join')
+    hall.do(person(:odalys), 'class.share_screen', { on: true })
   end
 
   # Two that all may see, and one that waits for review.

@@ -101,8 +101,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
             followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
-                                 hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back muted invited was_invited
-                                 invitation_answered answered_invitation
+                                 hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back muted
+                                 screen_on screen_off screen_paused invited was_invited invitation_answered answered_invitation
                                  signalled signal_off signals_cleared out removed let_back doors_set
                                  handed_out gathered_in copies_given copy_given locked paired pairs_drawn pairs_over partnered
                                  begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used
@@ -285,6 +285,11 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(farah, 'class.take_floor')
     hall.do(odalys, 'class.lend_floor', { person: 'jonas' })
     hall.do(odalys, 'class.mute', { person: 'jonas' })
+    hall.do(odalys, 'class.share_screen', { on: true })
+    hall.do(odalys, 'class.pause_screen', { on: true })
+    hall.do(odalys, 'class.show', { board: 'b1', page: 'p1' })
+    hall.do(odalys, 'class.share_screen', { on: false })
+    hall.do(odalys, 'class.share_screen', { on: true })
     hall.do(odalys, 'class.invite', { person: 'farah', device: 'microphone' })
     hall.do(farah, 'class.answer_invitation', { yes: true })
     hall.do(odalys, 'class.invite', { person: 'farah', device: 'camera' })

@@ -116,7 +116,8 @@ RSpec.describe 'Rights' do
     'class.let_in' => { people: ['oona'] }, 'class.send_to_wait' => { person: 'jonas', place: 'main' },
     'class.remove' => { person: 'jonas', place: 'main' }, 'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true },
     'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.mute' => {},
-    'class.invite' => { person: 'jonas', device: 'camera' }, 'class.answer_invitation' => { yes: false }, 'class.signal' => { signal: 'clap' },
+    'class.invite' => { person: 'jonas', device: 'camera' }, 'class.answer_invitation' => { yes: false },
+    'class.share_screen' => { on: true }, 'class.pause_screen' => { on: true }, 'class.signal' => { signal: 'clap' },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
     'board.change' => { changes: [{ id: 'own', set: { x: 5 } }] }, 'board.remove' => { ids: ['own'] },
     'board.arrange' => { ids: ['own'], way: 'to_front' }, 'board.straighten' => { ids: ['own'] },
@@ -144,7 +145,8 @@ RSpec.describe 'Rights' do
   def ready_for(command, by)
     hall = sitting
     hall.do(by, 'class.join')
-    hall.do(odalys, 'class.rule', { right: 'add', allow: true })
+    %w[add share].each { |right| hall.do(odalys, 'class.rule', { right: right, allow: true }) }
+    hall.do(by, 'class.share_screen', { on: true }) if command.wire_name == 'class.pause_screen'
     hall.do(odalys, 'class.move', { step: 'crossing' }) if command.wire_name == 'class.extend'
     case command.stream_kind
     when :sitting then hall

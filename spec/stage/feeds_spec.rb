@@ -34,6 +34,14 @@ RSpec.describe Veranda::Stage::Feeds do
     expect([feeds.to_a.map { |row| row[:id] }, feeds.speaking]).to eq([%w[b], []])
   end
 
+  it 'sends a screen with its sound besides, and counts it among nobody' do
+    feeds.add([*('a'..'g').map { |id| person(id) }, person('a--screen')])
+    feeds.hear({ videoroom: 'talking', id: 'a--screen' })
+    expect(feeds.wanted([]).filter { |name, _| name.end_with?('--screen') }).to eq([%w[a--screen 0], %w[a--screen 1]])
+    expect(pictures.length).to eq(7)
+    expect([feeds.to_a.map { |row| row[:id] }, feeds.speaking]).to eq([('a'..'g').to_a, []])
+  end
+
   it 'passes over what it does not know' do
     expect([{ videoroom: 'event', leaving: 'nobody' }, { videoroom: 'slow_link' }, { videoroom: 'event' }, {},
             { videoroom: 'event', moderation: 'muted', id: 'x', mid: '0' }].map { |data| feeds.hear(data) }).to eq([nil, nil, nil, nil, :changed])

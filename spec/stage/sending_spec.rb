@@ -80,6 +80,14 @@ RSpec.describe Veranda::Stage::Sending do
     expect(names.uniq.map { |name| Veranda::Core::Recordings::Take.of(name).person }).to eq(%w[farah farah])
   end
 
+  it 'sends a screen for as long as it may be shown, with no switch' do
+    screen = described_class.new(handle, room, 'farah--screen', needs: described_class::SCREEN)
+    screen.begin('v=0')
+    screen.allow(screen: true)
+    screen.allow(screen: false)
+    expect(asked).to eq([['publish'], %w[stop 0], %w[stop 1], ['let through', '0'], ['let through', '1'], ['configure'], %w[stop 0], %w[stop 1]])
+  end
+
   it 'asks again for what could not be stopped' do
     sending.allow(speak: true, camera: true)
     sending.begin('v=0')

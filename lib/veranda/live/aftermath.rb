@@ -18,6 +18,7 @@ module Veranda
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing review_rights],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
+        'place.screen_on' => %i[review_rights], 'place.screen_off' => %i[review_rights],
         'place.muted' => %i[mute],
         'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
         'sitting.rooms_closed' => %i[review_staff], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]

@@ -34,6 +34,12 @@ module Veranda
       # @return [Boolean] whether what is said where somebody is, is recorded: in the main room
       def recorded?(peer, sitting) = sitting.recording? && place_in(peer, sitting) == Core::Sittings::Places::MAIN
 
+      # @return [Boolean] whether it is somebody's screen that is shared where they are
+      def shares?(peer, sitting, performer)
+        place = place_in(peer, sitting) or return false
+        performer.copy(names.place(sitting.id, place)).state.screen&.fetch(:person) == peer.person.id
+      end
+
       private
 
       def names = Core::Streams::StreamName

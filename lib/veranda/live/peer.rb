@@ -23,6 +23,8 @@ module Veranda
       attr_accessor :place
       # @return [Boolean] whether what is said in that place is recorded
       attr_accessor :recorded
+      # @return [Boolean] whether it is their screen that is shared there
+      attr_accessor :shares
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -38,7 +40,7 @@ module Veranda
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
         @rights = {}
         @following = []
-        @recorded = false
+        @recorded = @shares = false
         heard
       end
 

@@ -48,7 +48,7 @@ module Veranda
           optional(:sdp).value(:string, max_size?: Stage::Offer::LONGEST_ANSWER)
           optional(:side).value(:string, included_in?: Stage::Studio::SIDES)
           optional(:with).value(:hash)
-          optional(:switch).value(:string, included_in?: Stage::Sending::SWITCHES.keys.map(&:to_s))
+          optional(:switch).value(:string, included_in?: Stage::Sending::SWITCHES.map(&:to_s))
           optional(:on).value(:bool)
           optional(:people).value(:array, max_size?: Stage::Feeds::MOST_PICTURES).each(Core::Types::ID)
         end,

@@ -53,7 +53,7 @@ module Veranda
       def teach(peer, performer, seen)
         sitting, staff = facts(peer, performer)
         peer.rights = @allowances.in_class(peer, sitting, staff, performer)
-        peer.place, peer.recorded = standing(peer, sitting)
+        stand(peer, sitting, performer)
         greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
       end
@@ -78,10 +78,10 @@ module Veranda
         return unless peer.welcomed
 
         sitting, staff = facts(peer, performer)
-        stood = [peer.place, peer.recorded, peer.rights]
+        stood = how_stands(peer)
         send_rights(peer, @allowances.in_class(peer, sitting, staff, performer))
-        peer.place, peer.recorded = standing(peer, sitting)
-        @stood.call(peer) if stood != [peer.place, peer.recorded, peer.rights]
+        stand(peer, sitting, performer)
+        @stood.call(peer) if stood != how_stands(peer)
       end
 
       # Somebody looks at what they may read and are not told by themselves, as staff do at everybody's copies; and no longer at others.
@@ -120,7 +120,13 @@ module Veranda
 
       private
 
-      def standing(peer, sitting) = [@allowances.place_in(peer, sitting), @allowances.recorded?(peer, sitting)]
+      def stand(peer, sitting, performer)
+        peer.place = @allowances.place_in(peer, sitting)
+        peer.recorded = @allowances.recorded?(peer, sitting)
+        peer.shares = @allowances.shares?(peer, sitting, performer)
+      end
+
+      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.rights]
 
       def facts(peer, performer)
         names = Core::Streams::StreamName

@@ -65,8 +65,8 @@ module Veranda
                      about: 'What somebody did on a board since one last looked.'),
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
                                        shared: BOOLEAN, private_in_transcripts: BOOLEAN, stage: BOOLEAN },
-                           about: '`recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: whether there are ' \
-                                  'sound and picture.'),
+                           about: '`recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: ' \
+                                  'whether there are sound and picture.'),
         HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER,
                            answers: INTEGER, hands: INTEGER, floors: INTEGER, signals: INTEGER },
                          about: 'What one student did in a class so far; `spells` are half minutes in which they did anything.'),
@@ -132,7 +132,7 @@ module Veranda
                                about: '`stretches`: what is left to see of the class, from and to.'),
         RecordedRoom: object({ **NAMED, activity: STRING, from: INTEGER, to: INTEGER, boards: list(shape(:SittingBoard)) },
                              about: 'A breakout room that one may look into while it was open.'),
-        Track: object({ id: STRING, person: STRING, kind: one_of('sound', 'picture'), from: MOMENT, length: INTEGER },
+        Track: object({ id: STRING, person: STRING, kind: one_of('sound', 'picture', 'screen'), from: MOMENT, length: INTEGER },
                       about: 'What somebody sent from a time of day on, and for how many ms.'),
         Chapter: object({ title: STRING, from: INTEGER, to: INTEGER }),
         RecordedMoment: object({ t: INTEGER, wall: MOMENT, streams: by_name(ANYTHING) }),

@@ -49,6 +49,7 @@ module Veranda
           message('stage', { up: BOOLEAN, epoch: INTEGER, place: maybe(STRING), people: list(shape(:OnStage)), speaking: list(STRING) },
                   may: { says: STRING }),
           message('sending', { epoch: INTEGER, sdp: STRING }),
+          message('sharing', { epoch: INTEGER, sdp: STRING }),
           message('watching', { epoch: INTEGER, sdp: STRING, slots: list(shape(:StageSlot)) }),
           message('voice', { stream: STRING, person: STRING, on: BOOLEAN }),
           message('muted', { by: STRING }),

@@ -90,7 +90,7 @@ module Veranda
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
                             pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),
-                            announced: list(shape(:Announcement)),
+                            announced: list(shape(:Announcement)), screen: maybe(shape(:Screen)),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
@@ -102,6 +102,8 @@ module Veranda
         Invitation: object({ device: shape(:Device), name: STRING, place: STRING }, about: 'To switch a device on; `name` of who asks.'),
         Invited: object({ person: STRING, device: shape(:Device), yes: maybe(BOOLEAN) },
                         about: 'Who was invited to switch a device on, and what they answered.'),
+        Screen: object({ person: STRING, name: STRING, since: MOMENT, paused: BOOLEAN, front: BOOLEAN },
+                       about: 'A screen that is shared; `front` while no board was shown since.'),
         Asked: object({ room: STRING, name: STRING, activity: STRING, until: MOMENT }, about: 'To which room somebody is asked to go.'),
         RoomKept: object({ activity: STRING, title: STRING, room: STRING, name: STRING, boards: list(shape(:SittingBoard)) },
                          about: 'A room in which somebody sat.'),

@@ -45,19 +45,22 @@ module Veranda
       # @return [Array<String>] who speaks just now
       def speaking = @talk.keys
 
-      # @return [Array<Hash>] `{ id:, sound:, picture: }` of everybody who sends something
+      # @return [Array<Hash>] `{ id:, sound:, picture: }` of everybody who sends something themselves
       def to_a
-        @people.map { |id, tracks| { id: id, **KINDS.transform_values { |kind| tracks.any? { |one| on?(one, kind) } } } }
+        @people.reject { |id, _| screen?(id) }.map do |id, tracks|
+          { id: id, **KINDS.transform_values { |kind| tracks.any? { |one| on?(one, kind) } } }
+        end
       end
 
       # @param looked_at [Array<String>] people whose pictures somebody wishes to see
-      # @return [Array<Array(String, String)>] person and mid of all that should be sent to somebody: every sound, and some pictures
+      # @return [Array<Array(String, String)>] name and mid of all that should be sent to somebody: every sound, screens, and some pictures
       def wanted(looked_at)
         sounds = tracks('audio')
         pictures = tracks('video').select { |_, track| on?(track, 'video') }
         order = (@talked.first(1) + looked_at + @talked + @people.keys).uniq
+        screens, pictures = pictures.partition { |name, _| screen?(name) }
         chosen = pictures.sort_by { |person, _| order.index(person) }.first(MOST_PICTURES)
-        (sounds + chosen).map { |person, track| [person, track.mid] }
+        (sounds + screens + chosen).map { |person, track| [person, track.mid] }
       end
 
       private
@@ -76,11 +79,14 @@ module Veranda
 
       # Who speaks comes to the front of those whose pictures are sent.
       def talking(person, talks)
+        return if screen?(person)
+
         @talked.delete(person)
         @talked.unshift(person) if talks
         talks ? @talk[person] = true : @talk.delete(person)
       end
 
+      def screen?(name) = Core::Recordings::ScreenName.screen?(name)
       def on?(track, kind) = track.kind == kind && !track.muted
       def tracks(kind) = @people.flat_map { |person, tracks| tracks.select { |one| one.kind == kind }.map { |one| [person, one] } }
     end

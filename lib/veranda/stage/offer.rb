@@ -38,6 +38,13 @@ module Veranda
         found = sdp.scan(/^a=candidate:\S+ \d+ \S+ \d+ (\S+) /).flatten.uniq
         found == [address]
       end
+
+      MISPLACED = 'Sound and picture are set up wrongly on this server. Tell whoever runs it; the class goes on without them.'
+      private_constant :MISPLACED
+
+      # @return [String] the same
+      # @raise [Core::Refusal] `stage_misplaced` unless {at?}
+      def placed!(sdp, address) = at?(sdp, address) ? sdp : raise(Core::Refusal.new(:stage_misplaced, MISPLACED))
     end
   end
 end

@@ -28,6 +28,9 @@ module Veranda
       # @param sdp [String] the answer to its offer
       def sends(epoch, sdp) = @tell.call(t: 'sending', epoch: epoch, sdp: sdp)
 
+      # @param sdp [String] the answer to its offer of a screen
+      def shares(epoch, sdp) = @tell.call(t: 'sharing', epoch: epoch, sdp: sdp)
+
       # @param offer [Hash] `{ sdp:, slots: }` of what it is sent
       def receives(epoch, offer) = @tell.call(t: 'watching', epoch: epoch, **offer)
 

@@ -20,8 +20,7 @@ module Veranda
         @page = Page.new(tell)
         @voice = voice
         @jobs = Jobs.new(tell)
-        @rights = {}
-        @on = {}
+        @allowed = Allowed.new
         @due = {}
         @looked_at = []
         @epoch = 0
@@ -42,8 +41,8 @@ module Veranda
         @wanted = [[sitting, place], rights, recorded]
         once(:stand) do
           before = @at
-          @at, @rights, @recorded = @wanted
-          @on = @on.select { |switch, _| @rights[Sending::RIGHTS.fetch(Sending::SWITCHES.fetch(switch))] }
+          @at, *allowed = @wanted
+          @allowed.stand(*allowed)
           next if @ceded
 
           before == @at ? allow : enter
@@ -65,15 +64,19 @@ module Veranda
       def publish(sdp)
         work do
           sending = @visit&.sending or next
-          answer = sending.begin(sdp)
-          raise Core::Refusal.new(:stage_misplaced, MISPLACED) unless Offer.at?(answer, @reach[:address])
-
-          @page.sends(@epoch, answer)
+          @page.sends(@epoch, Offer.placed!(sending.begin(sdp), @reach[:address]))
         end
       end
 
-      MISPLACED = 'Sound and picture are set up wrongly on this server. Tell whoever runs it; the class goes on without them.'
-      private_constant :MISPLACED
+      # @param sdp [String] an offer of their screen
+      def publish_screen(sdp)
+        work do
+          next unless @visit && @allowed.rights[:screen]
+
+          @allowed.screen(@visit.share)
+          @page.shares(@epoch, Offer.placed!(@visit.screen.begin(sdp), @reach[:address]))
+        end
+      end
 
       def answer(sdp)
         work do
@@ -82,15 +85,15 @@ module Veranda
         end
       end
 
-      # @param side [String] `sending` or `watching`
+      # @param side [String] one of {Studio::SIDES}
       # @param candidate [Hash]
-      def candidate(side, candidate) = work { (side == 'sending' ? @visit&.sending : @visit&.watching)&.handle&.trickle(candidate) }
+      def candidate(side, candidate) = work { handle(side)&.trickle(candidate) }
 
       # @param switch [Symbol] `:microphone` or `:camera`
       def switch(switch, on)
         work do
-          @on[switch] = on && @rights[Sending::RIGHTS.fetch(Sending::SWITCHES.fetch(switch))]
-          @visit&.sending&.switch(switch, on)
+          @allowed.switch(switch, on)
+          allow
         end
       end
 
@@ -98,8 +101,8 @@ module Veranda
       # @param by [String] name of who wishes it
       def mute(by)
         @jobs.add do
-          @page.muted(by) if @on.delete(:microphone)
-          allow { |sending| sending.switch(:microphone, false) }
+          @page.muted(by) if @allowed.off(:microphone)
+          allow
         end
       end
 
@@ -137,11 +140,8 @@ module Veranda
       end
 
       # What cannot be stopped must not go on: then all of it ends, and begins anew.
-      def allow(&also)
-        sending = @visit&.sending or return
-        sending.allow(@rights)
-        also&.call(sending)
-        sending.record(@recorded)
+      def allow
+        @allowed.apply(@visit) if @visit&.sending
       rescue Link::Away, Link::Refused
         enter
       end
@@ -165,9 +165,7 @@ module Veranda
       def join(sitting, place)
         @visit = Visit.new(@link, Room.new(@reach, sitting, place), @person)
         @visit.come { |event| hear(event) }
-        @visit.sending.allow(@rights)
-        @visit.sending.record(@recorded)
-        @on.each { |switch, on| @visit.sending.switch(switch, on) }
+        @allowed.apply(@visit)
       end
 
       def leave
@@ -176,6 +174,7 @@ module Veranda
       end
 
       def feeds = @visit&.feeds
+      def handle(side) = @visit&.public_send(side)&.handle
 
       # What is told of the room comes between other things that are done.
       def hear(event)
@@ -215,7 +214,7 @@ module Veranda
 
       def watch(tries = TRIES)
         watching = @visit&.watching or return
-        wanted = feeds.wanted(@looked_at).reject { |person, _| person == @person }
+        wanted = feeds.wanted(@looked_at).reject { |name, _| Core::Recordings::ScreenName.person(name) == @person }
         offer = watching.change(wanted) or return
         @page.receives(@epoch, offer)
       rescue Link::Refused

@@ -2,24 +2,36 @@
 
 module Veranda
   module Stage
-    # What one person sends. What they may not send, or have switched off, is stopped at the media server, whatever their browser does:
-    # before it is told that it may begin, since the media server forgets that with each new beginning.
+    # What one person sends of one kind: microphone and camera, or a screen with its sound. What they may not send, or have switched off, is
+    # stopped at the media server, whatever their browser does: before it is told that it may begin, since the media server forgets that
+    # with each new beginning.
     class Sending
-      RIGHTS = { 'audio' => :speak, 'video' => :camera }.freeze
-      SWITCHES = { microphone: 'audio', camera: 'video' }.freeze
+      # What each track takes: a right, and a switch that is on.
+      Needs = Struct.new(:right, :switch, keyword_init: true)
+      PERSON = { 'audio' => Needs.new(right: :speak, switch: :microphone), 'video' => Needs.new(right: :camera, switch: :camera) }.freeze
+      # A screen is shared or it is not, see {Core::Sittings::ShareScreen}.
+      SCREEN = { 'audio' => Needs.new(right: :screen), 'video' => Needs.new(right: :screen) }.freeze
+      SWITCHES = PERSON.values.map(&:switch).freeze
+      # bit/s of a picture.
+      BITRATES = { PERSON => 400_000, SCREEN => 1_500_000 }.freeze
+
+      # @return [Symbol] the right that a switch takes
+      def self.right_of(switch) = PERSON.each_value.find { |needs| needs.switch == switch }.right
 
       # @param handle [Handle]
       # @param room [Room]
-      # @param person [String] id
-      def initialize(handle, room, person)
+      # @param name [String] by which the room knows it
+      # @param needs [Hash{String => Needs}] {PERSON} or {SCREEN}
+      def initialize(handle, room, name, needs: PERSON)
         @handle = handle
         @room = room
-        @person = person
+        @name = name
+        @needs = needs
         @tracks = []
         @stopped = {}
         @on = {}
         @may = {}
-        @taking = Taking.new(handle, room, person)
+        @taking = Taking.new(handle, room, name)
       end
 
       # @return [Handle]
@@ -30,7 +42,7 @@ module Veranda
       def begin(sdp)
         @handle.ask('unpublish') unless @tracks.empty?
         @tracks = []
-        facts, answer = @handle.ask('publish', sdp: ['offer', sdp])
+        facts, answer = @handle.ask('publish', sdp: ['offer', sdp], bitrate: BITRATES.fetch(@needs))
         @tracks = facts[:streams] || []
         @stopped = {}
         @taking.forget
@@ -38,10 +50,9 @@ module Veranda
         answer
       end
 
-      # @param switch [Symbol] `:microphone` or `:camera`
+      # @param switch [Symbol] one of {SWITCHES}
       def switch(switch, on)
-        kind = SWITCHES.fetch(switch)
-        @on[kind] = on && @may[RIGHTS.fetch(kind)]
+        @on[switch] = on && @may[self.class.right_of(switch)]
         apply
       end
 
@@ -49,7 +60,7 @@ module Veranda
       def allow(rights)
         @may = rights
         # What was forbidden is not on again by itself once it is allowed.
-        RIGHTS.each { |kind, right| @on[kind] = false unless rights[right] }
+        @needs.each_value { |needs| @on[needs.switch] = false unless rights[needs.right] }
         apply
       end
 
@@ -66,7 +77,7 @@ module Veranda
           stop = !goes?(track[:type])
           next if @stopped[track[:mid]] == stop
 
-          @room.moderate(@handle, @person, track[:mid], stop)
+          @room.moderate(@handle, @name, track[:mid], stop)
           @stopped[track[:mid]] = stop
           # Nobody asks for a whole picture by themselves.
           @handle.ask('configure', keyframe: true) if track[:type] == 'video' && !stop
@@ -81,7 +92,10 @@ module Veranda
         Complaint.of(self, 'Sound and picture could not be recorded', e)
       end
 
-      def goes?(kind) = RIGHTS.key?(kind) && @on[kind] && @may[RIGHTS.fetch(kind)]
+      def goes?(kind)
+        needs = @needs[kind] or return false
+        @may[needs.right] && (needs.switch.nil? || @on[needs.switch])
+      end
     end
   end
 end

@@ -4,9 +4,9 @@ module Veranda
   module Stage
     # Sound and picture of all classes on this server process.
     class Studio
-      # What a page may ask for, and of which of its two connections it speaks.
-      ACTS = %w[come send answer candidate switch look_at anew].freeze
-      SIDES = %w[sending watching].freeze
+      # What a page may ask for, and of which of its connections it speaks, see {Visit}.
+      ACTS = %w[come send share answer candidate switch look_at anew].freeze
+      SIDES = %w[sending watching screen].freeze
 
       # @param reach [Hash, nil] how the media server is reached; nil where there is none
       def initialize(reach)
@@ -31,7 +31,9 @@ module Veranda
       def stand(peer)
         participant = @participants[peer] or return
         stream = peer.place && Core::Streams::StreamName.place(peer.sitting_id, peer.place)
-        participant.stand(peer.sitting_id, peer.place, (peer.rights[stream] || {}).transform_values(&:allowed?), recorded: peer.recorded)
+        rights = (peer.rights[stream] || {}).transform_values(&:allowed?)
+        rights[:screen] = peer.shares && rights[:share]
+        participant.stand(peer.sitting_id, peer.place, rights, recorded: peer.recorded)
       end
 
       # @param peer [Live::Peer]
@@ -44,6 +46,7 @@ module Veranda
         participant = @participants[peer] or raise no_stage
         case message[:act]
         when 'send' then participant.publish(Offer.check(message[:sdp].to_s))
+        when 'share' then participant.publish_screen(Offer.check(message[:sdp].to_s))
         when 'answer' then participant.answer(Offer.plain!(message[:sdp].to_s))
         when 'candidate' then participant.candidate(message[:side].to_s, Candidate.check(message[:with]))
         when 'switch' then participant.switch(message[:switch].to_s.to_sym, message[:on] == true)

@@ -11,6 +11,8 @@ module Veranda
       attr_reader :sending
       # @return [Watching, nil]
       attr_reader :watching
+      # @return [Sending, nil] their screen, while they share it
+      attr_reader :screen
 
       # @param link [Link]
       # @param room [Room]
@@ -35,11 +37,29 @@ module Veranda
         self
       end
 
+      # @return [Sending] what their screen is sent by
+      # @raise [Link::Away, Link::Refused]
+      def share
+        return @screen if @screen
+
+        name = Core::Recordings::ScreenName.of(@person)
+        handle = Handle.attach(@link, @session)
+        @room.join(handle, name)
+        @screen = Sending.new(handle, @room, name, needs: Sending::SCREEN)
+      end
+
+      # Their screen is shared no more, whatever their page does.
+      def unshare
+        screen, @screen = @screen, nil
+        screen&.handle&.detach
+      end
+
       # Out of the room first, so that it can be seen whether anybody is left.
       def leave
         return unless @session
 
         @link.forget(@session)
+        done { unshare }
         done { @handle.ask('leave') } && done { @room.tidy(@handle) } if @handle
         done { @link.ask(janus: 'destroy', session_id: @session) }
       end

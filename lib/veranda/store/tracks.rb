@@ -39,10 +39,12 @@ module Veranda
       # @param name [String] of the file that the media server wrote
       # @param path [String] of what was made of it, which is moved
       def add(take, name:, path:, kind:, began_at:, length:)
+        names = Core::Recordings::ScreenName
+        kind = 'screen' if kind == 'picture' && names.screen?(take.person)
         facts = { kind: kind, began_at: began_at, length: length, size: File.size(path),
                   file: @files.move(path, "tracks/#{take.sitting}/#{name}.webm") }
         @db[:tracks].insert_conflict(target: :file)
-                    .insert(id: Ids.call, sitting_id: take.sitting, place: take.place, person_id: take.person, **facts)
+                    .insert(id: Ids.call, sitting_id: take.sitting, place: take.place, person_id: names.person(take.person), **facts)
       end
 
       # @return [Array<Hash>] `{ id:, place:, person_id:, kind:, began_at:, length:, size:, file: }` in order of time

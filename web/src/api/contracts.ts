@@ -187,6 +187,13 @@ export interface Commands {
   'class.answer_invitation': {
     yes: boolean;
   };
+  'class.share_screen': {
+    on: boolean;
+    since?: number;
+  };
+  'class.pause_screen': {
+    on: boolean;
+  };
   'class.signal': {
     signal?: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
   };

@@ -496,6 +496,30 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'screen_on';
+      body: ScreenOnBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'screen_off';
+      body: ScreenOffBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'screen_paused';
+      body: ScreenPausedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'signalled';
       body: SignalledBody;
       seq: number;
@@ -964,6 +988,11 @@ export type Incoming =
       sdp: string;
     }
   | {
+      t: 'sharing';
+      epoch: number;
+      sdp: string;
+    }
+  | {
       t: 'watching';
       epoch: number;
       sdp: string;
@@ -1054,6 +1083,7 @@ export interface Shapes {
   Device: Device;
   Invitation: Invitation;
   Invited: Invited;
+  Screen: Screen;
   Asked: Asked;
   RoomKept: RoomKept;
   PairsHere: PairsHere;
@@ -1119,6 +1149,9 @@ export interface Shapes {
   FloorLentBody: FloorLentBody;
   FloorBackBody: FloorBackBody;
   MutedBody: MutedBody;
+  ScreenOnBody: ScreenOnBody;
+  ScreenOffBody: ScreenOffBody;
+  ScreenPausedBody: ScreenPausedBody;
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
@@ -2089,6 +2122,7 @@ export interface PlaceView {
   room: RoomHere | null;
   call: RoomCall | null;
   announced: Announcement[];
+  screen: Screen | null;
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -2149,6 +2183,16 @@ export interface Announcement {
   words: string;
   name: string;
   at: number;
+}
+/**
+ * A screen that is shared; `front` while no board was shown since.
+ */
+export interface Screen {
+  person: string;
+  name: string;
+  since: number;
+  paused: boolean;
+  front: boolean;
 }
 /**
  * What somebody tells with one tap.
@@ -2464,6 +2508,13 @@ export interface FloorBackBody {}
 export interface MutedBody {
   name: string;
   person?: string;
+}
+export interface ScreenOnBody {
+  name: string;
+}
+export interface ScreenOffBody {}
+export interface ScreenPausedBody {
+  on: boolean;
 }
 export interface SignalledBody {
   signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
@@ -3315,7 +3366,7 @@ export interface RecordedRoom {
 export interface Track {
   id: string;
   person: string;
-  kind: 'sound' | 'picture';
+  kind: 'sound' | 'picture' | 'screen';
   from: number;
   length: number;
 }

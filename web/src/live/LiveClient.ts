@@ -34,7 +34,10 @@ const PASSES_IN = 1_000;
 const TRIP_WITHIN = 2_000;
 
 /** What is said of sound and picture, or begins it. */
-type StageMessage = Extract<Incoming, { t: 'welcome' | 'stage' | 'sending' | 'watching' | 'voice' | 'muted' }>;
+type StageMessage = Extract<
+  Incoming,
+  { t: 'welcome' | 'stage' | 'sending' | 'sharing' | 'watching' | 'voice' | 'muted' }
+>;
 
 /**
  * One browser's side of the live protocol, free of any framework: keeps the state of every stream
@@ -221,6 +224,7 @@ export class LiveClient {
         return this.stages.forEach((heard) => heard(message));
       case 'stage':
       case 'sending':
+      case 'sharing':
       case 'watching':
       case 'voice':
       case 'muted':

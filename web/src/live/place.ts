@@ -32,7 +32,7 @@ const without = (hosts: PlaceState['hosts'], id: string) => hosts.filter((host) 
 const quiet = ({ signals }: PlaceState, people: string[]) => signals.filter(({ person }) => !people.includes(person));
 
 /** A room that opens begins with nobody waiting for anything. */
-const ANEW = { call: null, timer: null, floor: null, announced: [], signals: [], hands: [] };
+const ANEW = { call: null, timer: null, floor: null, screen: null, announced: [], signals: [], hands: [] };
 
 /** What was said to all rooms that is kept. */
 const ANNOUNCED = 20;
@@ -43,7 +43,18 @@ export const placeFold: Fold<PlaceState> = {
   apply(state, { kind, body, by, at }: Entry) {
     switch (kind) {
       case 'shown':
-        return { ...state, shown: body.board && body.page ? { board: body.board, page: body.page } : null };
+        return {
+          ...state,
+          shown: body.board && body.page ? { board: body.board, page: body.page } : null,
+          // What comes last is in front.
+          screen: state.screen && { ...state.screen, front: false },
+        };
+      case 'screen_on':
+        return { ...state, screen: { person: by, name: body.name, since: at, paused: false, front: true } };
+      case 'screen_off':
+        return { ...state, screen: null };
+      case 'screen_paused':
+        return { ...state, screen: state.screen && { ...state.screen, paused: body.on, front: true } };
       case 'timer_set':
         return { ...state, timer: body };
       case 'timer_stopped':

@@ -7,10 +7,12 @@ interface Props {
   name: string;
   /** Whether it is one's own, which one is used to see as in a mirror. */
   mirrored?: boolean;
+  /** Whether all of it is to be seen, and not what fills the room. */
+  whole?: boolean;
 }
 
 /** A moving picture of somebody, filling what holds it. */
-export function Moving({ picture, name, mirrored = false }: Props) {
+export function Moving({ picture, name, mirrored = false, whole = false }: Props) {
   const ref = useRef<HTMLVideoElement>(null);
   useEffect(() => {
     if (ref.current!.srcObject !== picture) ref.current!.srcObject = picture;
@@ -26,7 +28,7 @@ export function Moving({ picture, name, mirrored = false }: Props) {
       sx={{
         width: 1,
         height: 1,
-        objectFit: 'cover',
+        objectFit: whole ? 'contain' : 'cover',
         borderRadius: 'inherit',
         ...(mirrored && { transform: 'scaleX(-1)' }),
       }}

@@ -1,9 +1,10 @@
 import type { Incoming, OnStage, StageSlot } from '../api/shapes';
 import type { LiveClient } from '../live/LiveClient';
 import { goneWords, open, troubleWith, type AnyDevice, type Device } from './devices';
+import type { Shared } from './screen';
 import type { Made } from './simulated';
 
-type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'watching' | 'voice' | 'muted' | 'welcome' }>;
+type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'sharing' | 'watching' | 'voice' | 'muted' | 'welcome' }>;
 
 /** What somebody sends, as it arrives here. */
 export interface Tracks {
@@ -23,6 +24,8 @@ export interface StageState {
   /** What one sends oneself; a switch that was pressed is `wanted` until the device is there. */
   microphone: 'off' | 'wanted' | 'on';
   camera: 'off' | 'wanted' | 'on';
+  /** One's own screen, while one shares it. */
+  screen: MediaStream | null;
   /** One's own picture. */
   own: MediaStream | null;
   /** Which device could not be used, and why. */
@@ -44,6 +47,7 @@ const NOTHING: StageState = {
   tracks: new Map(),
   microphone: 'off',
   camera: 'off',
+  screen: null,
   own: null,
   trouble: null,
   held: false,
@@ -69,6 +73,8 @@ export class Stage {
   private epoch = 0;
   private sending: RTCPeerConnection | null = null;
   private watching: RTCPeerConnection | null = null;
+  private sharing: RTCPeerConnection | null = null;
+  private shared: Shared | null = null;
   private slots: StageSlot[] = [];
   private made: Partial<Record<Device, Made>> = {};
   private warm: { made: Made; timer: ReturnType<typeof setTimeout> } | null = null;
@@ -98,6 +104,7 @@ export class Stage {
     this.tell({ microphone: 'off', camera: 'off' });
     Object.values(this.made).forEach((made) => made.stop());
     this.taken()?.stop();
+    this.unshare();
   }
 
   /**
@@ -122,6 +129,38 @@ export class Stage {
     this.tell({ [device]: 'on', ...(device === 'camera' && { own: new MediaStream([this.made.camera!.track]) }) });
     await this.put(device);
     this.live.sayStage({ act: 'switch', switch: device, on: true });
+  }
+
+  /**
+   * Sends a screen that one has chosen, in place of the one before. Whether everybody sees it the server says.
+   * @param onEnded somebody has ended it by the browser's own means
+   */
+  share(shared: Shared, onEnded: () => void) {
+    this.unshare();
+    this.shared = shared;
+    shared.picture.onended = onEnded;
+    this.tell({ screen: new MediaStream([shared.picture]) });
+    void this.sendScreen().catch(this.passed);
+  }
+
+  unshare() {
+    this.sharing?.close();
+    this.sharing = null;
+    this.shared?.stop();
+    this.shared = null;
+    this.tell({ screen: null });
+  }
+
+  /** Everybody keeps the last picture, or sees again what happens. */
+  async pause(on: boolean) {
+    const { shared, sharing } = this;
+    if (!shared) return;
+    const track = on ? await shared.still() : shared.live();
+    await sharing
+      ?.getSenders()
+      .find((sender) => sender.track?.kind === 'video')
+      ?.replaceTrack(track);
+    this.tell({ screen: new MediaStream([track]) });
   }
 
   /** Another device was chosen: what is on goes on with that one. */
@@ -186,6 +225,10 @@ export class Stage {
         if (message.epoch === this.epoch)
           void this.sending?.setRemoteDescription({ type: 'answer', sdp: message.sdp }).catch(this.passed);
         return;
+      case 'sharing':
+        if (message.epoch === this.epoch)
+          void this.sharing?.setRemoteDescription({ type: 'answer', sdp: message.sdp }).catch(this.passed);
+        return;
       case 'watching':
         if (message.epoch === this.epoch) void this.watch(message.sdp, message.slots).catch(this.passed);
         return;
@@ -204,9 +247,11 @@ export class Stage {
     if (says && !place)
       (['microphone', 'camera'] as const).forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
     this.epoch = epoch;
+    if (says && !place) this.unshare();
     this.tell({ up, place, people, speaking: new Set(speaking), says: says ?? null });
     // Somebody took what one had: it is seen, and one begins anew.
     if (anew && place && (this.made.microphone || this.made.camera)) void this.send().catch(this.passed);
+    if (anew && place && this.shared) void this.sendScreen().catch(this.passed);
   }
 
   private speaks(person: string, on: boolean) {
@@ -244,6 +289,15 @@ export class Stage {
       .forEach((device) => this.live.sayStage({ act: 'switch', switch: device, on: true }));
   }
 
+  private async sendScreen() {
+    if (!this.state.place || !this.shared) return;
+    this.sharing?.close();
+    const connection = (this.sharing = this.connection('screen', () => void this.sendScreen().catch(this.passed)));
+    this.shared.tracks().forEach((track) => connection.addTransceiver(track, { direction: 'sendonly' }));
+    await connection.setLocalDescription();
+    if (connection === this.sharing) this.live.sayStage({ act: 'share', sdp: connection.localDescription!.sdp });
+  }
+
   private async watch(sdp: string, slots: StageSlot[]) {
     const connection = (this.watching ??= this.connection('watching', () => this.live.sayStage({ act: 'anew' })));
     this.slots = slots;
@@ -267,13 +321,14 @@ export class Stage {
     this.tell({ tracks });
   }
 
-  private connection(side: 'sending' | 'watching', anew: () => void) {
+  private connection(side: 'sending' | 'watching' | 'screen', anew: () => void) {
     const connection = new RTCPeerConnection();
     connection.onicecandidate = ({ candidate }) =>
       this.live.sayStage({ act: 'candidate', side, with: candidate?.toJSON() ?? {} });
     connection.onconnectionstatechange = () => {
-      if (connection.connectionState !== 'failed' || connection !== this[side]) return;
-      setTimeout(() => connection === this[side] && anew(), AGAIN);
+      const now = () => connection === { sending: this.sending, watching: this.watching, screen: this.sharing }[side];
+      if (connection.connectionState !== 'failed' || !now()) return;
+      setTimeout(() => now() && anew(), AGAIN);
     };
     return connection;
   }
@@ -281,7 +336,8 @@ export class Stage {
   private drop() {
     this.sending?.close();
     this.watching?.close();
-    this.sending = this.watching = null;
+    this.sharing?.close();
+    this.sending = this.watching = this.sharing = null;
     this.slots = [];
     this.tell({ tracks: new Map() });
   }

@@ -1,25 +1,33 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
-import type { Rights } from '../api/shapes';
+import type { Rights, You } from '../api/shapes';
+import type { PlaceState } from '../live/place';
 import type { BenchForm } from '../screens/class/Bench';
 import { firstName } from '../parts/words/people';
 import { CheckDevices } from './CheckDevices';
 import { DEVICES, type Device } from './devices';
+import { canShare } from './screen';
+import { useScreen } from './useScreen';
 import { useTalkKey } from './useTalkKey';
 import { useStage, useStageState } from './useStage';
 
 interface Props {
+  place: PlaceState;
+  /** Stream of the place. */
+  room: string;
+  you: You;
   rights: Rights | undefined;
   /** How the bench lies: where there is little room they have a line to themselves, and else lie one above the other. */
   form: BenchForm;
 }
 
 /** One's own microphone and camera, with what keeps them from being used in words. */
-export function StageControls({ rights, form }: Props) {
+export function StageControls({ place, room, you, rights, form }: Props) {
   const line = form === 'line';
   const stage = useStage();
   const state = useStageState();
+  const screen = useScreen(place, room, you);
   const may = (device: Device) => rights?.[DEVICES[device].right];
   const toggle = (device: Device) => {
     if (stage && (state![device] !== 'off' || may(device)?.allowed)) void stage.set(device, state![device] === 'off');
@@ -75,6 +83,16 @@ export function StageControls({ rights, form }: Props) {
           </Button>
         );
       })}
+      {canShare() && !line && (
+        <Button
+          aria-pressed={screen.mine}
+          disabled={!screen.mine && !rights?.share?.allowed}
+          title={rights?.share?.says ?? undefined}
+          onClick={() => void (screen.mine ? screen.end() : screen.share())}
+        >
+          {screen.mine ? 'End the share' : 'Share'}
+        </Button>
+      )}
       <CheckDevices>Devices</CheckDevices>
       {state.held && (
         <Button variant="contained" onClick={() => stage.release()}>

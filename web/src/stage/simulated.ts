@@ -74,3 +74,46 @@ export function simulatedPicture(name: string): Made {
   };
   return { track, stop };
 }
+
+const [SCREEN_WIDTH, SCREEN_HEIGHT] = [1280, 720];
+
+/** A screen with a chart on it along which a boat goes, for machines that have none to show. */
+export function simulatedScreen(name: string): Made {
+  const canvas = Object.assign(document.createElement('canvas'), { width: SCREEN_WIDTH, height: SCREEN_HEIGHT });
+  const pen = canvas.getContext('2d')!;
+  const draw = () => {
+    const now = Date.now();
+    pen.fillStyle = '#EAF1F4';
+    pen.fillRect(0, 0, SCREEN_WIDTH, SCREEN_HEIGHT);
+    pen.fillStyle = '#F2E3B8';
+    pen.beginPath();
+    pen.ellipse(240, 520, 420, 300, 0.4, 0, 7);
+    pen.ellipse(1_120, 160, 380, 260, -0.3, 0, 7);
+    pen.fill();
+    pen.strokeStyle = '#8A5A12';
+    pen.lineWidth = 3;
+    pen.setLineDash([14, 12]);
+    pen.beginPath();
+    pen.moveTo(40, 80);
+    pen.bezierCurveTo(420, 120, 760, 560, 1_240, 640);
+    pen.stroke();
+    pen.setLineDash([]);
+    const way = (now % 20_000) / 20_000;
+    pen.fillStyle = '#A8412A';
+    pen.beginPath();
+    pen.arc(40 + 1_200 * way, 80 + 560 * way * way * (3 - 2 * way), 14, 0, 7);
+    pen.fill();
+    pen.fillStyle = '#23313A';
+    pen.font = '30px sans-serif';
+    pen.fillText(`Corran Narrows, as ${name} has it`, 40, SCREEN_HEIGHT - 36);
+    pen.fillText(new Date(now).toTimeString().slice(0, 8), SCREEN_WIDTH - 180, SCREEN_HEIGHT - 36);
+  };
+  draw();
+  const timer = setInterval(draw, 1_000 / FRAMES);
+  const track = canvas.captureStream(FRAMES).getVideoTracks()[0]!;
+  const stop = () => {
+    clearInterval(timer);
+    track.stop();
+  };
+  return { track, stop };
+}

@@ -2,7 +2,7 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Incoming, Invitation, StageSlot } from '../api/shapes';
 import { LiveContext } from '../live/hooks';
-import { own } from '../testing/classes';
+import { own, place } from '../testing/classes';
 import { ALL_RIGHTS, connection, FARAH, ODALYS, refused } from '../testing/live';
 import { talkKey } from './talk';
 import { choose, SIMULATED, troubleWith } from './devices';
@@ -59,7 +59,7 @@ function start(rights = ALL_RIGHTS, invitation: Invitation | null = null) {
   const shown = () => (
     <LiveContext value={client}>
       <StageContext value={stage}>
-        <StageControls rights={rights} form="plain" />
+        <StageControls place={place()} room="place/s.main" you={ODALYS} rights={rights} form="plain" />
         <Invited sitting="s" at="main" rights={rights} />
       </StageContext>
     </LiveContext>

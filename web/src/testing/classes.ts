@@ -69,6 +69,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   reactions: true,
   signals: [],
   rules: { for_all: RULES, exceptions: [], by_step: [] },
+  screen: null,
   welcome: null,
   hosts: [],
   ...more,

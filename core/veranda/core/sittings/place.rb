@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -16,6 +16,9 @@ module Veranda
         attr_reader :hands
         # @return [Hash, nil] see {Floor}
         attr_reader :floor
+        # @return [Hash, nil] `{ person:, name:, since:, paused:, front: }` of whoever shares a screen; `front` while no board was shown
+        #   since
+        attr_reader :screen
         # @return [Hash{String => Hash}] `{ person:, signal:, at: }` by person, in the order in which they were given
         attr_reader :signals
         # @return [Rights::HouseRules]
@@ -85,7 +88,19 @@ module Veranda
           @rules = Rights::HouseRules.from(facts[:rules])
         end
 
-        def shown_on(_entry, body) = @shown = body[:board] && body.slice(:board, :page)
+        # What comes last is in front.
+        def shown_on(_entry, body)
+          @shown = body[:board] && body.slice(:board, :page)
+          @screen = @screen&.merge(front: false)
+        end
+
+        def screen_on(entry, body)
+          @screen = { person: entry.actor, name: body[:name], since: entry.at, paused: false, front: true }
+        end
+
+        def screen_off(_entry, _body) = @screen = nil
+        def screen_paused(_entry, body) = @screen = @screen&.merge(paused: body[:on], front: true)
+
         def timer_set(_entry, body) = @timer = body
         def timer_stopped(_entry, _body) = @timer = nil
         def hand_raised(entry, _body) = @hands |= [entry.actor]
@@ -124,7 +139,7 @@ module Veranda
         # Opened again, it begins anew, but for its boards and what is written.
         def room_opened(entry, body)
           @room = { **body, opened_at: entry.at, closed: false }
-          @call = @timer = @floor = nil
+          @call = @timer = @floor = @screen = nil
           @announced = []
           @signals = {}
           @hands = []
@@ -163,7 +178,8 @@ module Veranda
         'begun' => :begun_now, 'host_came' => :host_came, 'host_went' => :host_went,
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
-        'roaming' => :roaming, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'roaming' => :roaming, 'screen_on' => :screen_on, 'screen_off' => :screen_off,
+        'screen_paused' => :screen_paused, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end

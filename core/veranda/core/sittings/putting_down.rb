@@ -4,7 +4,7 @@ module Veranda
   module Core
     module Sittings
       # What somebody leaves behind who goes out of a place: their hand goes down, their signal with it, the floor
-      # returns, and nobody is led by them any more.
+      # returns, their screen is shared no more, and nobody is led by them any more.
       module PuttingDown
         private
 
@@ -17,7 +17,8 @@ module Veranda
           [(entry('hand_lowered', { person: person }, on: stream) if left.hands.include?(person)),
            (entry('signal_off', { people: [person] }, on: stream) if left.signals.key?(person)),
            (entry(*Floor.without(left.floor, person), on: stream) if Floor.people(left.floor).include?(person)),
-           (entry('roaming', on: stream) if left.leader == person)]
+           (entry('roaming', on: stream) if left.leader == person),
+           (entry('screen_off', on: stream) if left.screen&.fetch(:person) == person)]
         end
       end
     end

@@ -9,7 +9,7 @@ Sequel.migration do
         sitting_id text NOT NULL REFERENCES sittings ON DELETE CASCADE,
         place text NOT NULL,
         person_id text NOT NULL,
-        kind text NOT NULL CHECK (kind IN ('sound', 'picture')),
+        kind text NOT NULL CHECK (kind IN ('sound', 'picture', 'screen')),
         -- ms since the epoch, and ms
         began_at bigint NOT NULL,
         length integer NOT NULL,

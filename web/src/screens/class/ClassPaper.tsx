@@ -17,6 +17,7 @@ import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
 import { DeviceTrouble } from '../../stage/DeviceTrouble';
 import { Invited } from '../../stage/Invited';
+import { ScreenLine, ScreenPaper } from '../../stage/ScreenPaper';
 import { NewDevice } from '../../stage/NewDevice';
 import { FloorLine } from './FloorLine';
 import { ForYou } from './ForYou';
@@ -44,6 +45,8 @@ interface Props {
   you: You;
   /** Id of the course whose shelf staff put things from. */
   course: string;
+  /** Id of the lesson. */
+  lesson: string;
   looking: ReturnType<typeof useRoaming>;
   /** The board whose copies staff look at all at once. */
   wall: string | null;
@@ -73,6 +76,7 @@ export function ClassPaper({
   room,
   you,
   course,
+  lesson,
   looking,
   wall,
   at: where,
@@ -90,6 +94,9 @@ export function ClassPaper({
   const polls = usePolls(sitting.id);
   const acts = usePollActs(sitting.id);
   const [put, setPut] = useState<unknown>(null);
+  // Of this screen alone: the next is looked at again.
+  const [asideOf, setAsideOf] = useState<number | null>(null);
+  const aside = place.screen !== null && asideOf === place.screen.since;
   // Each puts away for themselves what was shown; shown anew, it is there again.
   const shownPoll = polls.findLast(
     ({ state }) => state.shown && state.shown !== put && (!state.place || state.place === where),
@@ -149,6 +156,10 @@ export function ClassPaper({
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
+      <ScreenLine
+        {...{ place, room, you, course, lesson, aside }}
+        onAside={(on) => setAsideOf(on ? (place.screen?.since ?? null) : null)}
+      />
       <DeviceTrouble />
       <NewDevice />
       <Invited sitting={sitting.id} at={where} rights={rights} />
@@ -211,6 +222,8 @@ export function ClassPaper({
         </Suspense>
       ) : wall && staff && !copy ? (
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
+      ) : place.screen?.front && !aside && !looking.roaming ? (
+        <ScreenPaper {...{ place, room, you }} />
       ) : board && at ? (
         <ShelfContext value={shelf}>
           <RegionsContext value={regions}>

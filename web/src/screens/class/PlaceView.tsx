@@ -193,7 +193,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         )}
         <Fallible what="The board" of={place.shown?.board}>
           <ClassPaper
-            {...{ sitting, place, room, you, course, looking, wall, at }}
+            {...{ sitting, place, room, you, course, lesson, looking, wall, at }}
             rooms={rooms && at === MAIN ? () => setRooms(false) : null}
             poll={poll}
             onPoll={setPoll}
@@ -229,7 +229,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         {...{ groups, place, room, you, form, pictureOf }}
         speaking={stage?.speaking}
         onWrite={(person) => write(person)}
-        devices={<StageControls rights={connection.rights[room]} form={form} />}
+        devices={<StageControls {...{ place, room, you, form }} rights={connection.rights[room]} />}
       >
         {!wide && staff && (
           <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>

@@ -12,6 +12,7 @@ import { boardStream, placeStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
 import { ShownPoll } from '../../polls/page/ShownPoll';
 import { pollsThen } from './polls';
+import { ScreenThen } from './TracksThen';
 import { useTold } from './usePlayback';
 
 interface Props {
@@ -24,7 +25,14 @@ interface Props {
 /** What was on the paper in a place at the moment of a recording: the board on show, or what a poll had come to. */
 export function BoardThen({ recorder, facts, at }: Props) {
   const poll = useTold(recorder, () => pollsThen(recorder, facts.id).findLast(({ shown }) => shown));
-  if (!poll) return <ShownThen recorder={recorder} facts={facts} at={at} />;
+  const shared = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.screen?.front ?? false);
+  if (!poll)
+    return (
+      <>
+        <ShownThen recorder={recorder} facts={facts} at={at} />
+        {shared && <ScreenThen recorder={recorder} facts={facts} />}
+      </>
+    );
   return (
     <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
       <ShownPoll question={poll.question} shown={poll.shown!} />

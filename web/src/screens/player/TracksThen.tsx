@@ -97,6 +97,23 @@ export function TracksThen({ recorder, facts }: Props) {
   );
 }
 
+/** The screen that was shared at a moment, while it was in front; null when there was none, or nothing of it was recorded. */
+export function ScreenThen({ recorder, facts }: Props) {
+  const id = useTold(
+    recorder,
+    ({ wall }) =>
+      facts.tracks.find(({ kind, from, length }) => kind === 'screen' && wall >= from && wall < from + length)?.id,
+  );
+  const track = facts.tracks.find((one) => one.id === id);
+  if (!track) return null;
+  const name = facts.people.find((one) => one.id === track.person)?.name ?? 'somebody';
+  return (
+    <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper' }}>
+      <TrackThen key={id} {...{ recorder, track }} recording={facts.id} label={`The screen of ${name}`} />
+    </Box>
+  );
+}
+
 interface TrackProps {
   recorder: Recorder;
   recording: string;
@@ -128,7 +145,7 @@ function TrackThen({ recorder, recording, track: { id, kind, from }, label }: Tr
       playsInline
       aria-label={label}
       {...facts}
-      sx={{ width: 1, height: 1, objectFit: 'cover' }}
+      sx={{ width: 1, height: 1, objectFit: kind === 'screen' ? 'contain' : 'cover' }}
     />
   );
 }

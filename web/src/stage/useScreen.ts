@@ -1,0 +1,72 @@
+import { useEffect, useRef } from 'react';
+import { FIRST_PAGE } from '../api/contracts';
+import { post } from '../api/http';
+import type { BoardRow, MaterialFacts, You } from '../api/shapes';
+import { untilReady, upload } from '../api/upload';
+import { useLive } from '../live/hooks';
+import type { PlaceState } from '../live/place';
+import { clockTime } from '../parts/words/times';
+import { chooseScreen, momentOf } from './screen';
+import { useStage, useStageState } from './useStage';
+
+/** Tries, and ms between them, until the class knows of a board that was made a moment ago. */
+const TRIES = 10;
+const AGAIN = 300;
+
+const FAILED = 'The screen could not be shared. Try again, or share a window instead of the whole screen.';
+
+/** The screen that somebody shares in a place, and what one may do about it. */
+export function useScreen(place: PlaceState, room: string, you: You) {
+  const live = useLive();
+  const stage = useStage();
+  const state = useStageState();
+  const { screen } = place;
+  const mine = screen?.person === you.id;
+  const was = useRef(mine);
+  useEffect(() => {
+    // Ended, or taken over, by somebody else.
+    if (was.current && !mine) stage?.unshare();
+    was.current = mine;
+  }, [mine, stage]);
+  const end = () => live.do('class.share_screen', room, { on: false });
+  const says = (words: string) => live.notice('screen', words);
+  return {
+    screen,
+    mine,
+    /** What is seen of it here; null while nothing comes. */
+    picture: screen ? (mine ? state?.screen : state?.tracks.get(`${screen.person}--screen`)?.video) : null,
+    end,
+    share: async () => {
+      const chosen = await chooseScreen(you.name).catch(() => says(FAILED));
+      if (!chosen) return;
+      const outcome = await live.do('class.share_screen', room, { on: true });
+      if (outcome.ok) return stage?.share(chosen, () => void end());
+      chosen.stop();
+      says(outcome.says);
+    },
+    pause: async (on: boolean) => {
+      if (mine) await stage?.pause(on);
+      await live.do('class.pause_screen', room, { on });
+    },
+    /** Makes a board of this moment, to be drawn on; the screen waits behind it. */
+    draw: async (course: string, lesson: string, track: MediaStreamTrack) => {
+      const name = `Screen, ${clockTime(Date.now(), true)}`;
+      try {
+        const canvas = await momentOf(track);
+        const blob = await new Promise<Blob | null>((made) => canvas.toBlob(made, 'image/png'));
+        const file = new File([blob!], `${name}.png`, { type: 'image/png' });
+        const id = await upload(file, { course, label: 'from a screen' });
+        const material = await untilReady<MaterialFacts>(`/api/materials/${id}`);
+        if (material.state === 'failed') return says('No picture of the screen could be made. Try again.');
+        const board = await post<BoardRow>(`/api/lessons/${lesson}/boards`, { name, material: id });
+        for (let i = 0; i < TRIES; i++) {
+          const outcome = await live.do('class.show', room, { board: board.id, page: board.first_page ?? FIRST_PAGE });
+          if (outcome.ok) return;
+          await new Promise((later) => setTimeout(later, AGAIN));
+        }
+      } catch (error) {
+        says((error as Error).message);
+      }
+    },
+  };
+}
