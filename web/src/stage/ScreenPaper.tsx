@@ -59,7 +59,7 @@ export function ScreenLine({ place, room, you, course, lesson, aside, onAside }:
         </Button>
       )}
       {(mine || you.staff) && (
-        <Button size="small" variant={mine ? 'contained' : 'outlined'} onClick={() => void end()}>
+        <Button size="small" onClick={() => void end()}>
           {mine ? 'End the share' : 'End it'}
         </Button>
       )}
