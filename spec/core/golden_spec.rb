@@ -39,6 +39,17 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect_golden('signs', signs)
   end
 
+  it 'knows where a clip stands' do
+    cases = Array.new(60) do |i|
+      from = rng.rand(8_000)
+      clip = { length: 10_000, playing: i % 4 != 0, at: rng.rand(10_001), since: 1_000, speed: Core::Sittings::Clip::SPEEDS.sample(random: rng),
+               loop: (i.odd? ? [from, from + 500 + rng.rand(1_500)] : nil) }
+      now = 1_000 + rng.rand(30_000)
+      { clip: clip, now: now, position: Core::Sittings::Clip.position(clip, now) }
+    end
+    expect_golden('clips', cases)
+  end
+
   it 'outlines strokes by the pressure of the pen' do
     cases = Array.new(9) do |i|
       points = i.even? ? wild_points(2 + i) : Array.new(6 + i) { |n| [n * 9.5, (Math.sin(n / 3.0) * 60).round(1)] }.flatten
@@ -102,7 +113,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
                                  hand_raised hand_lowered timer_set timer_stopped welcomed host_came host_went floor_lent floor_back muted
-                                 screen_on screen_off screen_paused invited was_invited invitation_answered answered_invitation
+                                 screen_on screen_off screen_paused clip_on clip_set clip_off invited was_invited invitation_answered answered_invitation
                                  signalled signal_off signals_cleared out removed let_back doors_set
                                  handed_out gathered_in copies_given copy_given locked paired pairs_drawn pairs_over partnered
                                  begun placed posted deleted reacted pinned parked together roaming exchange_set thread_begun edited page_added laid prop_used
@@ -285,7 +296,12 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(farah, 'class.take_floor')
     hall.do(odalys, 'class.lend_floor', { person: 'jonas' })
     hall.do(odalys, 'class.mute', { person: 'jonas' })
+    hall.do(odalys, 'class.put_on_clip', { material: 'm1', version: 1, kind: 'clip', title: 'Fog', length: 9_000 })
+    hall.do(odalys, 'class.set_clip', { material: 'm1', at: 2_000, speed: 1.5, loop: [1_000, 4_000] })
     hall.do(odalys, 'class.share_screen', { on: true })
+    hall.do(odalys, 'class.set_clip', { material: 'm1', playing: false })
+    hall.do(odalys, 'class.set_clip', { material: 'm1', off: true })
+    hall.do(odalys, 'class.put_on_clip', { material: 'm2', version: 2, kind: 'sound', title: 'Horn', length: 4_000 })
     hall.do(odalys, 'class.pause_screen', { on: true })
     hall.do(odalys, 'class.show', { board: 'b1', page: 'p1' })
     hall.do(odalys, 'class.share_screen', { on: false })

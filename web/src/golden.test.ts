@@ -8,7 +8,7 @@ import { mayChange, mayMove } from './board/selection/mayChange';
 import { layOut } from './board/geometry/textLayout';
 import type { BoardState } from './live/board';
 import { foldOf } from './live/folds';
-import { placeFold, type PlaceState } from './live/place';
+import { clipPosition, placeFold, type PlaceState } from './live/place';
 import type { Entry, Mark, PageRow, RuledBody } from './api/shapes';
 
 // What the core computes too: RSpec writes these files down (spec/support/golden.rb) and holds the core to them.
@@ -52,6 +52,12 @@ describe('as the core has it', () => {
     }
     for (const { sign, w, h, path } of golden<{ sign: string; w: number; h: number; path: string }>('signs'))
       expectPath(signPath(sign, w, h), path);
+  });
+
+  it('knows where a clip stands', () => {
+    type Clip = Parameters<typeof clipPosition>[0];
+    for (const { clip, now, position } of golden<{ clip: Clip; now: number; position: number }>('clips'))
+      expect(clipPosition(clip, now)).toBe(position);
   });
 
   it('outlines strokes by the pressure of the pen', () => {

@@ -14,7 +14,8 @@ module Veranda
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::Mute, Sittings::Invite, Sittings::AnswerInvitation,
-        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
+        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::PutOnClip, Sittings::SetClip,
+        Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
@@ -32,7 +33,7 @@ module Veranda
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies, Sittings::Pair, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
+        Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
         Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes
       ].freeze
 

@@ -59,6 +59,28 @@ module Veranda
         json(board: board[:id])
       end
 
+      CLIP = Core::Contract.define { required(:material).value(Core::Types::ID) }
+
+      # Plays a sound or clip of the shelf for everybody in a place.
+      post '/api/classes/:id/places/:place/clip' do |id, place|
+        conducted(id, place)
+        lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
+        material = archive.materials.fetch(Core::Contract.check(CLIP, input)[:material])
+        Preparing::PlayingClip.new(archive, lesson, by: in_lesson!(lesson)).call(material, sitting: id, place: place)
+        status 201
+        json({})
+      end
+
+      # What plays now in a place, for those who are told of it.
+      get '/api/classes/:id/places/:place/clip/:material/:version' do |id, place, material, version|
+        clip = plays(id, place)
+        unless clip && clip.values_at(:material, :version) == [material, number(version)]
+          raise Core::Refusal.new(:no_such_material, 'That does not play here any more.')
+        end
+
+        play(material, clip[:version])
+      end
+
       PAIRS = Core::Contract.define do
         required(:size).value(:integer, included_in?: Core::Sittings::Pairing::SIZES)
         optional(:board).value(Core::Types::ID)
@@ -97,6 +119,15 @@ module Veranda
       private
 
       def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }
+
+      # @return [Hash, nil] see {Core::Sittings::Clip}
+      def plays(id, place)
+        lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
+        names = Core::Streams::StreamName
+        stream = names.place(id, place)
+        sitting, staff = [names.sitting(id), names.staff(id)].map { |name| archive.log.state(name).first }
+        archive.log.state(stream).first.clip if Core::Access.reads?(in_lesson!(lesson), sitting, staff, stream)
+      end
 
       def conducted(id, place)
         taught!(id)

@@ -54,6 +54,17 @@ module Veranda
         aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff))
       end
 
+      # A sound or clip that was played for everybody in the main room.
+      get '/api/recordings/:id/clips/:material/:version' do |id, material, version|
+        watchable(id)
+        played = archive.log.bodies(Core::Streams::StreamName.place(id, Core::Sittings::Places::MAIN), 'clip_on')
+        unless played.any? { |clip| clip.values_at(:material, :version) == [material, number(version)] }
+          raise Core::Refusal.new(:no_such_material, 'That was not played in this class.')
+        end
+
+        play(material, number(version))
+      end
+
       patch '/api/recordings/:id' do |id|
         staff_of_recording!(id)
         archive.recordings.update(id, shared: Core::Contract.check(SHARING, input)[:shared])

@@ -97,6 +97,13 @@ module Veranda
         FileUtils.rm_f(path)
       end
 
+      # Gives out a sound or clip, of which a player asks for parts (RFC 9110, 14.2).
+      def play(material, version)
+        row = archive.materials.version(material, version)
+        headers 'content-security-policy' => NOTHING_RUNS, 'x-content-type-options' => 'nosniff', 'cache-control' => 'private, no-cache'
+        send_file archive.files.path(row[:original]), type: row[:type], disposition: 'inline'
+      end
+
       def visitor = @visitor ||= Visitor.new(session, archive)
       def reader = visitor.reader
 

@@ -81,6 +81,7 @@ module Veranda
         'PATCH /api/uploads/:id' => shape(:Upload),
         'DELETE /api/uploads/:id' => NOTHING,
         'GET /api/recordings' => object({ recordings: list(shape(:RecordingRow)) }),
+        'POST /api/classes/:id/places/:place/clip' => NOTHING,
         'GET /api/recordings/:id' => shape(:RecordingFacts),
         'PATCH /api/recordings/:id' => object({ shared: BOOLEAN }),
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),

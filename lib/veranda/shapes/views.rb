@@ -91,6 +91,7 @@ module Veranda
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
                             pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),
                             announced: list(shape(:Announcement)), screen: maybe(shape(:Screen)),
+                            clip: maybe(shape(:Clip)),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
@@ -104,6 +105,10 @@ module Veranda
                         about: 'Who was invited to switch a device on, and what they answered.'),
         Screen: object({ person: STRING, name: STRING, since: MOMENT, paused: BOOLEAN, front: BOOLEAN },
                        about: 'A screen that is shared; `front` while no board was shown since.'),
+        ClipKind: one_of(*Core::Sittings::Clip::KINDS),
+        Clip: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER, playing: BOOLEAN,
+                       at: INTEGER, since: MOMENT, speed: NUMBER, loop: maybe(pair(INTEGER)), front: BOOLEAN },
+                     about: 'What plays for everybody in a place: at `since` it stood at `at`, in ms.'),
         Asked: object({ room: STRING, name: STRING, activity: STRING, until: MOMENT }, about: 'To which room somebody is asked to go.'),
         RoomKept: object({ activity: STRING, title: STRING, room: STRING, name: STRING, boards: list(shape(:SittingBoard)) },
                          about: 'A room in which somebody sat.'),

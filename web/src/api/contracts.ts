@@ -194,6 +194,14 @@ export interface Commands {
   'class.pause_screen': {
     on: boolean;
   };
+  'class.set_clip': {
+    material: string;
+    playing?: boolean;
+    at?: number;
+    speed?: 0.5 | 0.75 | 1 | 1.25 | 1.5 | 2;
+    loop?: null | unknown[];
+    off?: boolean;
+  };
   'class.signal': {
     signal?: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
   };

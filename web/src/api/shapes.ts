@@ -17,6 +17,7 @@ export type Op =
       id: string;
     };
 export type Device = 'microphone' | 'camera';
+export type ClipKind = 'sound' | 'clip';
 export type PlannedBody =
   | {
       id: string;
@@ -514,6 +515,30 @@ export type Entry =
   | {
       kind: 'screen_paused';
       body: ScreenPausedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'clip_on';
+      body: ClipOnBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'clip_set';
+      body: ClipSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'clip_off';
+      body: ClipOffBody;
       seq: number;
       at: number;
       by: string;
@@ -1084,6 +1109,8 @@ export interface Shapes {
   Invitation: Invitation;
   Invited: Invited;
   Screen: Screen;
+  ClipKind: ClipKind;
+  Clip: Clip;
   Asked: Asked;
   RoomKept: RoomKept;
   PairsHere: PairsHere;
@@ -1152,6 +1179,9 @@ export interface Shapes {
   ScreenOnBody: ScreenOnBody;
   ScreenOffBody: ScreenOffBody;
   ScreenPausedBody: ScreenPausedBody;
+  ClipOnBody: ClipOnBody;
+  ClipSetBody: ClipSetBody;
+  ClipOffBody: ClipOffBody;
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
@@ -2123,6 +2153,7 @@ export interface PlaceView {
   call: RoomCall | null;
   announced: Announcement[];
   screen: Screen | null;
+  clip: Clip | null;
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -2192,6 +2223,22 @@ export interface Screen {
   name: string;
   since: number;
   paused: boolean;
+  front: boolean;
+}
+/**
+ * What plays for everybody in a place: at `since` it stood at `at`, in ms.
+ */
+export interface Clip {
+  material: string;
+  version: number;
+  kind: ClipKind;
+  title: string;
+  length: number;
+  playing: boolean;
+  at: number;
+  since: number;
+  speed: number;
+  loop: [number, number] | null;
   front: boolean;
 }
 /**
@@ -2516,6 +2563,20 @@ export interface ScreenOffBody {}
 export interface ScreenPausedBody {
   on: boolean;
 }
+export interface ClipOnBody {
+  material: string;
+  version: number;
+  kind: ClipKind;
+  title: string;
+  length: number;
+}
+export interface ClipSetBody {
+  playing: boolean;
+  at: number;
+  speed: number;
+  loop: [number, number] | null;
+}
+export interface ClipOffBody {}
 export interface SignalledBody {
   signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
 }

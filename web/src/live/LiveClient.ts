@@ -33,6 +33,9 @@ const PASSES_IN = 1_000;
 /** ms in which an answer to a trial of the connection must come. */
 const TRIP_WITHIN = 2_000;
 
+/** Times of the server, the last so many that were told, by which its clock is known. */
+const CLOCKS = 12;
+
 /** What is said of sound and picture, or begins it. */
 type StageMessage = Extract<
   Incoming,
@@ -47,6 +50,7 @@ type StageMessage = Extract<
 export class LiveClient {
   /** Ms by which the server's clock is ahead of this device's. */
   skew = 0;
+  private clocks: number[] = [];
   connection: Connection = { status: 'connecting', you: null, rights: {}, timing: null, trouble: null };
 
   /** How polls come along, by stream, as staff were last told. */
@@ -246,7 +250,9 @@ export class LiveClient {
       case 'rights':
         return this.tell({ rights: message.rights });
       case 'timing':
-        this.skew = message.timing.at - Date.now();
+        this.clocks = [...this.clocks, message.timing.at - Date.now()].slice(-CLOCKS);
+        // What was longest on its way knows least of the time.
+        this.skew = Math.max(...this.clocks);
         return this.tell({ timing: message.timing });
       case 'results':
         this.polls.set(message.stream, message.live);

@@ -32,7 +32,21 @@ const without = (hosts: PlaceState['hosts'], id: string) => hosts.filter((host) 
 const quiet = ({ signals }: PlaceState, people: string[]) => signals.filter(({ person }) => !people.includes(person));
 
 /** A room that opens begins with nobody waiting for anything. */
-const ANEW = { call: null, timer: null, floor: null, screen: null, announced: [], signals: [], hands: [] };
+const ANEW = { call: null, timer: null, floor: null, screen: null, clip: null, announced: [], signals: [], hands: [] };
+
+/** What comes on the paper later lies in front. */
+const behind = ({ screen, clip }: PlaceState, ...what: ('screen' | 'clip')[]) => ({
+  ...(what.includes('screen') && { screen: screen && { ...screen, front: false } }),
+  ...(what.includes('clip') && { clip: clip && { ...clip, front: false } }),
+});
+
+/** @returns ms into a clip at a time of day in ms, as the core has it */
+export function clipPosition(clip: NonNullable<PlaceState['clip']>, now: number): number {
+  let at = clip.at + (clip.playing ? Math.floor((now - clip.since) * clip.speed) : 0);
+  const [from, to] = clip.loop ?? [0, 0];
+  if (clip.loop && at >= to && clip.at < to) at = from + ((at - from) % (to - from));
+  return Math.min(Math.max(at, 0), clip.length);
+}
 
 /** What was said to all rooms that is kept. */
 const ANNOUNCED = 20;
@@ -47,14 +61,36 @@ export const placeFold: Fold<PlaceState> = {
           ...state,
           shown: body.board && body.page ? { board: body.board, page: body.page } : null,
           // What comes last is in front.
-          screen: state.screen && { ...state.screen, front: false },
+          ...behind(state, 'screen', 'clip'),
         };
       case 'screen_on':
-        return { ...state, screen: { person: by, name: body.name, since: at, paused: false, front: true } };
+        return {
+          ...state,
+          ...behind(state, 'clip'),
+          screen: { person: by, name: body.name, since: at, paused: false, front: true },
+        };
       case 'screen_off':
         return { ...state, screen: null };
       case 'screen_paused':
-        return { ...state, screen: state.screen && { ...state.screen, paused: body.on, front: true } };
+        return {
+          ...state,
+          ...behind(state, 'clip'),
+          screen: state.screen && { ...state.screen, paused: body.on, front: true },
+        };
+      case 'clip_on':
+        return {
+          ...state,
+          ...behind(state, 'screen'),
+          clip: { ...body, playing: true, at: 0, since: at, speed: 1, loop: null, front: true },
+        };
+      case 'clip_set':
+        return {
+          ...state,
+          ...behind(state, 'screen'),
+          clip: state.clip && { ...state.clip, ...body, since: at, front: true },
+        };
+      case 'clip_off':
+        return { ...state, clip: null };
       case 'timer_set':
         return { ...state, timer: body };
       case 'timer_stopped':

@@ -70,6 +70,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   signals: [],
   rules: { for_all: RULES, exceptions: [], by_step: [] },
   screen: null,
+  clip: null,
   welcome: null,
   hosts: [],
   ...more,

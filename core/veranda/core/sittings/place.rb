@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen clip].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -19,6 +19,8 @@ module Veranda
         # @return [Hash, nil] `{ person:, name:, since:, paused:, front: }` of whoever shares a screen; `front` while no board was shown
         #   since
         attr_reader :screen
+        # @return [Hash, nil] what plays for everybody, see {Clip}
+        attr_reader :clip
         # @return [Hash{String => Hash}] `{ person:, signal:, at: }` by person, in the order in which they were given
         attr_reader :signals
         # @return [Rights::HouseRules]
@@ -91,15 +93,35 @@ module Veranda
         # What comes last is in front.
         def shown_on(_entry, body)
           @shown = body[:board] && body.slice(:board, :page)
-          @screen = @screen&.merge(front: false)
+          behind(:@screen, :@clip)
+        end
+
+        def behind(*names)
+          names.each { |name| instance_variable_set(name, instance_variable_get(name)&.merge(front: false)) }
         end
 
         def screen_on(entry, body)
+          behind(:@clip)
           @screen = { person: entry.actor, name: body[:name], since: entry.at, paused: false, front: true }
         end
 
+        def clip_on(entry, body)
+          behind(:@screen)
+          @clip = { **body, playing: true, at: 0, since: entry.at, speed: 1.0, loop: nil, front: true }
+        end
+
+        def clip_set(entry, body)
+          behind(:@screen)
+          @clip = @clip&.merge(**body, since: entry.at, front: true)
+        end
+
+        def clip_off(_entry, _body) = @clip = nil
+
         def screen_off(_entry, _body) = @screen = nil
-        def screen_paused(_entry, body) = @screen = @screen&.merge(paused: body[:on], front: true)
+        def screen_paused(_entry, body)
+          behind(:@clip)
+          @screen = @screen&.merge(paused: body[:on], front: true)
+        end
 
         def timer_set(_entry, body) = @timer = body
         def timer_stopped(_entry, _body) = @timer = nil
@@ -139,7 +161,7 @@ module Veranda
         # Opened again, it begins anew, but for its boards and what is written.
         def room_opened(entry, body)
           @room = { **body, opened_at: entry.at, closed: false }
-          @call = @timer = @floor = @screen = nil
+          @call = @timer = @floor = @screen = @clip = nil
           @announced = []
           @signals = {}
           @hands = []
@@ -179,7 +201,7 @@ module Veranda
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
         'roaming' => :roaming, 'screen_on' => :screen_on, 'screen_off' => :screen_off,
-        'screen_paused' => :screen_paused, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'screen_paused' => :screen_paused, 'clip_on' => :clip_on, 'clip_set' => :clip_set, 'clip_off' => :clip_off, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end

@@ -15,9 +15,10 @@ export interface Pace {
 
 /**
  * Keeps a sound or a moving picture where something else is. To be called several times a second.
+ * @param onHeld the browser wants something to be pressed first
  * @returns whether it is there, or soon will be
  */
-export function keepInStep(element: HTMLMediaElement, { at, playing, speed }: Pace): boolean {
+export function keepInStep(element: HTMLMediaElement, { at, playing, speed }: Pace, onHeld = () => {}): boolean {
   if (element.readyState === HTMLMediaElement.HAVE_NOTHING) return false;
   const off = element.currentTime - at;
   if (!playing) {
@@ -33,6 +34,9 @@ export function keepInStep(element: HTMLMediaElement, { at, playing, speed }: Pa
   if (Math.abs(off) > JUMP * Math.max(speed, 1)) {
     if (!element.seeking) element.currentTime = at;
   } else element.playbackRate = speed * (1 - Math.min(Math.max(off / OVER, -MOST), MOST));
-  if (element.paused) void element.play().catch(() => {});
+  if (element.paused)
+    element.play().catch((error: unknown) => {
+      if (error instanceof DOMException && error.name === 'NotAllowedError') onHeld();
+    });
   return Math.abs(off) <= JUMP;
 }

@@ -15,6 +15,8 @@ import { AnsweringNow } from '../../questions/AnsweringNow';
 import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
+import { ClipLine } from '../../clips/ClipLine';
+import { ClipPaper } from '../../clips/ClipPaper';
 import { DeviceTrouble } from '../../stage/DeviceTrouble';
 import { Invited } from '../../stage/Invited';
 import { ScreenLine, ScreenPaper } from '../../stage/ScreenPaper';
@@ -101,6 +103,8 @@ export function ClassPaper({
   const shownPoll = polls.findLast(
     ({ state }) => state.shown && state.shown !== put && (!state.place || state.place === where),
   );
+  const clipSeen =
+    place.clip?.kind === 'clip' && place.clip.front && !looking.roaming && !wall && !poll && !rooms && !shownPoll;
   const looked = poll ? polls.find(({ id }) => id === poll) : undefined;
   const staged = staff?.polls.find(({ id }) => id === poll);
   // What is looked at may be a form of several.
@@ -156,6 +160,7 @@ export function ClassPaper({
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
+      <ClipLine {...{ place, room, you }} />
       <ScreenLine
         {...{ place, room, you, course, lesson, aside }}
         onAside={(on) => setAsideOf(on ? (place.screen?.since ?? null) : null)}
@@ -186,6 +191,7 @@ export function ClassPaper({
         />
       )}
       {copy && <Followed board={copy.board} />}
+      <ClipPaper {...{ place, room }} seen={clipSeen} />
       {ofSet.length > 0 ? (
         <Suspense fallback={<Waiting />}>
           <SetPage
@@ -222,7 +228,7 @@ export function ClassPaper({
         </Suspense>
       ) : wall && staff && !copy ? (
         <Wall {...{ board: wall, sitting, staff, place }} onOpen={looking.look} onLeave={onLeaveWall} />
-      ) : place.screen?.front && !aside && !looking.roaming ? (
+      ) : clipSeen ? null : place.screen?.front && !aside && !looking.roaming ? (
         <ScreenPaper {...{ place, room, you }} />
       ) : board && at ? (
         <ShelfContext value={shelf}>

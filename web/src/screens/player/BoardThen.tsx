@@ -7,11 +7,13 @@ import { Marks } from '../../board/page/Marks';
 import { PageView } from '../../board/page/PageView';
 import { PointerGlow } from '../../board/others/Glimpsed';
 import type { BoardState } from '../../live/board';
-import type { PlaceState } from '../../live/place';
-import { boardStream, placeStream } from '../../live/streams';
+import { clipPosition, type PlaceState } from '../../live/place';
+import { boardStream, MAIN, placeStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
 import { ShownPoll } from '../../polls/page/ShownPoll';
 import { pollsThen } from './polls';
+import { ClipMedia } from '../../clips/ClipMedia';
+import { plays } from '../../clips/useClip';
 import { ScreenThen } from './TracksThen';
 import { useTold } from './usePlayback';
 
@@ -31,11 +33,30 @@ export function BoardThen({ recorder, facts, at }: Props) {
       <>
         <ShownThen recorder={recorder} facts={facts} at={at} />
         {shared && <ScreenThen recorder={recorder} facts={facts} />}
+        <ClipThen recorder={recorder} facts={facts} at={at} />
       </>
     );
   return (
     <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
       <ShownPoll question={poll.question} shown={poll.shown!} />
+    </Box>
+  );
+}
+
+/** What played for everybody at the moment. */
+function ClipThen({ recorder, facts, at }: Props) {
+  const clip = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.clip ?? null);
+  if (!clip || at !== MAIN) return null;
+  const now = () => {
+    const where = clipPosition(clip, recorder.wall);
+    const moves = recorder.playing && !recorder.onItsWay && plays(clip, where);
+    return { at: where, playing: moves, speed: clip.speed * recorder.speed };
+  };
+  const src = `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}`;
+  const seen = clip.front && clip.kind === 'clip';
+  return (
+    <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper', display: seen ? 'block' : 'none' }}>
+      <ClipMedia key={src} {...{ clip, src, now }} />
     </Box>
   );
 }

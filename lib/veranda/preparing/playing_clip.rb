@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Puts on a sound or clip of the shelf for everybody in a place of a class.
+    class PlayingClip
+      # @param archive [Store::Archive]
+      # @param lesson [Hash]
+      # @param by [Core::Person]
+      def initialize(archive, lesson, by:)
+        @archive = archive
+        @lesson = lesson
+        @by = by
+      end
+
+      # @param material [Hash]
+      # @param sitting [String] id
+      # @param place [String] id
+      # @raise [Core::Refusal] `no_such_material`, `material_not_ready`, `no_clip`
+      def call(material, sitting:, place:)
+        if material[:course_id] != @lesson[:course_id] || material[:sitting_id]
+          raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
+        end
+
+        Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts(material), stream: Core::Streams::StreamName.place(sitting, place),
+                                                                                   by: @by, sitting: sitting)
+      end
+
+      private
+
+      def facts(material)
+        raise Core::Refusal.new(:material_not_ready, 'This cannot be played yet. Try again when it is ready.') if material[:state] != 'ready'
+
+        length = (material[:facts].to_h.transform_keys(&:to_s)['seconds'].to_f * 1000).round
+        unless Core::Sittings::Clip::KINDS.include?(material[:kind]) && length.positive?
+          raise Core::Refusal.new(:no_clip, 'Only sounds and clips are played for everyone. Show this on a board.')
+        end
+
+        { material: material[:id], version: material[:version], kind: material[:kind], title: material[:title], length: length }
+      end
+    end
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require_relative '../../core_helper'
+
+# What plays for everybody at the same moment.
+RSpec.describe Veranda::Core::Sittings::Clip do
+  let(:hall) { sitting }
+  let(:odalys) { person(:odalys) }
+  let(:clip) { -> { hall.world.state('place/s1.main').clip } }
+  let(:at) { -> { described_class.position(clip.call, hall.clock) } }
+
+  before { hall.do(odalys, 'class.put_on_clip', { material: 'm', version: 1, kind: 'clip', title: 'Fog', length: 20_000 }) }
+
+  def set(**input) = hall.do(odalys, 'class.set_clip', { material: 'm', **input })
+
+  it 'goes on from where it was, whatever is changed of it' do
+    hall.clock += 3_000
+    set(speed: 2.0)
+    before = at.call
+    expect(before).to be >= 3_000
+    hall.clock += 1_000
+    expect(at.call).to eq(before + 2_000)
+    set(playing: false)
+    held = at.call
+    hall.clock += 9_000
+    expect(at.call).to eq(held)
+    set(at: 19_000, playing: true)
+    hall.clock += 5_000
+    expect(at.call).to eq(20_000)
+  end
+
+  it 'plays a stretch again and again, and not one that is none' do
+    set(at: 1_000, loop: [1_000, 3_000], speed: 1.0)
+    seen = Array.new(5) { (hall.clock += 1_000) && at.call }
+    expect(seen).to eq([2_000, 1_000, 2_000, 1_000, 2_000])
+    [[3_000, 1_000], [0, 100], [-1, 5_000], [0, 90_000], %w[a b], [1.5, 4_000]].each do |stretch|
+      expect { set(loop: stretch) }.to raise_error(Core::Refusal)
+    end
+    set(loop: nil)
+    expect(clip.call[:loop]).to be_nil
+  end
+
+  it 'leaves what was put on meanwhile alone, and lies behind what comes after it' do
+    hall.do(odalys, 'class.put_on_clip', { material: 'n', version: 1, kind: 'sound', title: 'Horn', length: 4_000 })
+    set(off: true)
+    expect(clip.call).to include(material: 'n', front: true)
+    hall.do(odalys, 'class.join')
+    hall.do(odalys, 'class.share_screen', { on: true })
+    expect([clip.call[:front], hall.world.state('place/s1.main').screen[:front]]).to eq([false, true])
+    hall.do(odalys, 'class.set_clip', { material: 'n', playing: true })
+    expect([clip.call[:front], hall.world.state('place/s1.main').screen[:front]]).to eq([true, false])
+    hall.do(odalys, 'class.show', { board: 'b1', page: 'p1' })
+    expect(clip.call[:front]).to be(false)
+    hall.do(odalys, 'class.set_clip', { material: 'n', off: true })
+    expect(clip.call).to be_nil
+  end
+end
