@@ -108,7 +108,8 @@ RSpec.describe 'Rights' do
 
   # Every command × role in an open class: those for staff are for staff alone.
   staff_only = %w[board.clear board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
-                  class.stop_timer class.lend_floor class.mute class.invite class.set_clip class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors
+                  class.stop_timer class.lend_floor class.mute class.invite class.set_clip
+                  class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors
                   class.set_exchange class.keep_together class.hand_out class.end_pairs board.lock exchange.pin exchange.park]
   inputs = {
     'board.clear' => { page: 'p1' }, 'board.add_page' => { page: 'p2', after: 'p1' }, 'class.move' => { step: 'names' },

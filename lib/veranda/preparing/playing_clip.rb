@@ -29,7 +29,9 @@ module Veranda
       private
 
       def facts(material)
-        raise Core::Refusal.new(:material_not_ready, 'This cannot be played yet. Try again when it is ready.') if material[:state] != 'ready'
+        unless material[:state] == 'ready'
+          raise Core::Refusal.new(:material_not_ready, 'This cannot be played yet. Try again when it is ready.')
+        end
 
         length = (material[:facts].to_h.transform_keys(&:to_s)['seconds'].to_f * 1000).round
         unless Core::Sittings::Clip::KINDS.include?(material[:kind]) && length.positive?

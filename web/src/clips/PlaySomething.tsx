@@ -55,10 +55,10 @@ export function PlaySomething({ place, room, course }: Props) {
 function Clips({ course, onChoose }: { course: string; onChoose: (id: string) => void }) {
   const { data } = useQuery({
     queryKey: ['clips', course],
-    queryFn: () => get<{ materials: Material[] }>(`/api/courses/${course}/materials`),
+    queryFn: () => get<Material[]>(`/api/courses/${course}/materials`),
   });
   if (!data) return <Waiting />;
-  const clips = data.materials.filter(({ kind, state }) => (kind === 'sound' || kind === 'clip') && state === 'ready');
+  const clips = data.filter(({ kind, state }) => (kind === 'sound' || kind === 'clip') && state === 'ready');
   if (clips.length === 0) return <Box>No sound and no clip is on the shelf yet.</Box>;
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>

@@ -5,9 +5,9 @@ module Veranda
     module Sittings
       # A sound or clip that plays at the same moment for everybody in a place.
       #
-      # In a place's state it is `{ material:, version:, kind:, title:, length:, playing:, at:, since:, speed:, loop:, front: }`: at the time
-      # `since` (ms since the epoch) it stood at `at` (ms into it), and has played from there, if it plays; `loop` is `[from, to]` in ms of
-      # a stretch that is played again and again, or nil.
+      # In a place's state it is `{ material:, version:, kind:, title:, length:, playing:, at:, since:, speed:, loop:, front: }`. At the
+      # time `since` (ms since the epoch) it stood at `at` (ms into it), and has played from there, if it plays. `loop` is `[from, to]` in
+      # ms of a stretch that is played again and again, or nil.
       module Clip
         KINDS = %w[sound clip].freeze
         SPEEDS = [0.5, 0.75, 1.0, 1.25, 1.5, 2.0].freeze

@@ -118,6 +118,7 @@ module Veranda
         def clip_off(_entry, _body) = @clip = nil
 
         def screen_off(_entry, _body) = @screen = nil
+
         def screen_paused(_entry, body)
           behind(:@clip)
           @screen = @screen&.merge(paused: body[:on], front: true)
@@ -201,7 +202,8 @@ module Veranda
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
         'roaming' => :roaming, 'screen_on' => :screen_on, 'screen_off' => :screen_off,
-        'screen_paused' => :screen_paused, 'clip_on' => :clip_on, 'clip_set' => :clip_set, 'clip_off' => :clip_off, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
+        'screen_paused' => :screen_paused,
+        'clip_on' => :clip_on, 'clip_set' => :clip_set, 'clip_off' => :clip_off, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze
     end
