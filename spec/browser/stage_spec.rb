@@ -56,6 +56,16 @@ RSpec.describe 'The stage', type: :journey do
     expect(nils).to have_no_text('No camera was found.')
     odalys.click_button('Camera off')
     expect(nils).to have_css('video', count: 2, wait: 10)
+    # Whoever's picture it is, is made large by a press on their seat.
+    nils.find('[data-testid=seat-farah]').click
+    expect(nils).to have_css('aside[aria-label="Farah Lindqvist, large"] video')
+    nils.click_button('Put Farah away')
+    nils.click_button('Devices')
+    fits('the check of devices on a phone', nils, 390)
+    nils.find('label', text: 'Sound only').click
+    until_true('sound comes and no picture') { coming(nils, 'video').zero? && coming(nils, 'audio').positive? }
+    nils.find('label', text: 'Sound only').click
+    until_true('pictures come again') { coming(nils, 'video').positive? }
   end
 
   it 'stops at the media server what somebody may not send, whatever their page does' do

@@ -23,6 +23,11 @@ RSpec.describe Veranda::Stage::Feeds do
     expect(feeds.speaking).to eq([])
   end
 
+  it 'sends sound alone to those who wish it' do
+    feeds.add([person('a'), person('b'), person('a--screen')])
+    expect(feeds.wanted([], pictures: false)).to eq([%w[a 0], %w[b 0], %w[a--screen 0]])
+  end
+
   it 'knows what is stopped, and who has gone' do
     feeds.add([person('a', picture: false, talking: true), person('b')])
     expect(feeds.to_a).to eq([{ id: 'a', sound: true, picture: false }, { id: 'b', sound: true, picture: true }])

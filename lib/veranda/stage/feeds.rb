@@ -53,9 +53,12 @@ module Veranda
       end
 
       # @param looked_at [Array<String>] people whose pictures somebody wishes to see
+      # @param pictures [Boolean] whether they wish to see any at all
       # @return [Array<Array(String, String)>] name and mid of all that should be sent to somebody: every sound, screens, and some pictures
-      def wanted(looked_at)
+      def wanted(looked_at, pictures: true)
         sounds = tracks('audio')
+        return sounds.map { |name, track| [name, track.mid] } unless pictures
+
         pictures = tracks('video').select { |_, track| on?(track, 'video') }
         order = (@talked.first(1) + looked_at + @talked + @people.keys).uniq
         screens, pictures = pictures.partition { |name, _| screen?(name) }

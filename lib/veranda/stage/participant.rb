@@ -107,12 +107,10 @@ module Veranda
       end
 
       # @param people [Array<String>] whose pictures they wish to see
-      def look_at(people)
-        work do
-          @looked_at = people
-          watch
-        end
-      end
+      def look_at(people) = look { @looked_at = people }
+
+      # @param on [Boolean] whether they are sent no pictures, as on a weak connection
+      def sound_only(on) = look { @sound_only = on }
 
       # The media server went away, with all that it knew.
       def lost
@@ -127,6 +125,13 @@ module Veranda
 
       # What a page asks for; there is an end to it.
       def work(&) = @jobs.ask(&)
+
+      def look
+        work do
+          yield
+          watch
+        end
+      end
 
       # What is to be done of itself: several times the same is one.
       def once(name)
@@ -214,7 +219,7 @@ module Veranda
 
       def watch(tries = TRIES)
         watching = @visit&.watching or return
-        wanted = feeds.wanted(@looked_at).reject { |name, _| Core::Recordings::ScreenName.person(name) == @person }
+        wanted = feeds.wanted(@looked_at, pictures: !@sound_only).reject { |name, _| Core::Recordings::ScreenName.person(name) == @person }
         offer = watching.change(wanted) or return
         @page.receives(@epoch, offer)
       rescue Link::Refused

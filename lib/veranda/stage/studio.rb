@@ -5,7 +5,7 @@ module Veranda
     # Sound and picture of all classes on this server process.
     class Studio
       # What a page may ask for, and of which of its connections it speaks, see {Visit}.
-      ACTS = %w[come send share answer candidate switch look_at anew].freeze
+      ACTS = %w[come send share answer candidate switch look_at sound_only anew].freeze
       SIDES = %w[sending watching screen].freeze
 
       # @param reach [Hash, nil] how the media server is reached; nil where there is none
@@ -44,20 +44,8 @@ module Veranda
         return come(peer, gathering) if message[:act] == 'come'
 
         participant = @participants[peer] or raise no_stage
-        case message[:act]
-        when 'send' then participant.publish(Offer.check(message[:sdp].to_s))
-        when 'share' then participant.publish_screen(Offer.check(message[:sdp].to_s))
-        when 'answer' then participant.answer(Offer.plain!(message[:sdp].to_s))
-        when 'candidate' then participant.candidate(message[:side].to_s, Candidate.check(message[:with]))
-        when 'switch' then participant.switch(message[:switch].to_s.to_sym, message[:on] == true)
-        when 'look_at' then participant.look_at(message[:people] || [])
-        when 'anew' then participant.anew
-        end
+        agree(participant, message) || wish(participant, message)
       end
-
-      # A recorded class has ended: what was written of it is made playable.
-      # @param sitting_id [String]
-      def keep(sitting_id) = @reach && @hub.archive.tracks.want(sitting_id, @reach[:tracks])
 
       # Somebody's microphone is switched off by another.
       # @param by [String] name of who has done it
@@ -67,6 +55,30 @@ module Veranda
       def part(peer) = @participants.delete(peer)&.stop
 
       private
+
+      # What connections are made of.
+      # @return [Boolean] whether it was that
+      def agree(participant, message)
+        case message[:act]
+        when 'send' then participant.publish(Offer.check(message[:sdp].to_s))
+        when 'share' then participant.publish_screen(Offer.check(message[:sdp].to_s))
+        when 'answer' then participant.answer(Offer.plain!(message[:sdp].to_s))
+        when 'candidate' then participant.candidate(message[:side].to_s, Candidate.check(message[:with]))
+        else return false
+        end
+        true
+      end
+
+      # What goes over them.
+      def wish(participant, message)
+        on = message[:on] == true
+        case message[:act]
+        when 'switch' then participant.switch(message[:switch].to_s.to_sym, on)
+        when 'look_at' then participant.look_at(message[:people] || [])
+        when 'sound_only' then participant.sound_only(on)
+        when 'anew' then participant.anew
+        end
+      end
 
       def no_stage = Core::Refusal.new(:no_stage, 'There is no sound and picture here.')
 

@@ -52,6 +52,7 @@ export function ClipMedia({ clip, src, now }: ClipAt) {
       {held && (
         <Button
           variant="contained"
+          color="primary"
           sx={{ position: 'relative' }}
           onClick={() => {
             setHeld(false);

@@ -34,6 +34,8 @@ export interface StageState {
   held: boolean;
   /** Who has switched one's microphone off, until one switches it on. */
   muted: string | null;
+  /** Whether one wishes to be sent no pictures. */
+  soundOnly: boolean;
   /** Goes up when one hears by another speaker. */
   speaker: number;
   says: string | null;
@@ -52,9 +54,13 @@ const NOTHING: StageState = {
   trouble: null,
   held: false,
   muted: null,
+  soundOnly: false,
   speaker: 0,
   says: null,
 };
+
+/** Under what this browser keeps that it is sent no pictures. */
+export const SOUND_ONLY = 'veranda.sound_only';
 
 const KINDS = { microphone: 'audio', camera: 'video' } as const;
 /** ms for which a device is kept open after it was let go of for a moment, so that it is there at once. */
@@ -67,7 +73,7 @@ const AGAIN = 1_000;
  * server, which stops the rest; here it is only asked for. Whatever breaks is made anew.
  */
 export class Stage {
-  state: StageState = NOTHING;
+  state: StageState = { ...NOTHING, soundOnly: localStorage.getItem(SOUND_ONLY) !== null };
 
   private listeners = new Set<() => void>();
   private epoch = 0;
@@ -89,7 +95,12 @@ export class Stage {
     private name: string,
   ) {
     this.off = live.hearStage((message) => this.hear(message));
+    this.come();
+  }
+
+  private come() {
     this.live.sayStage({ act: 'come' });
+    if (this.state.soundOnly) this.live.sayStage({ act: 'sound_only', on: true });
   }
 
   subscribe = (listener: () => void) => {
@@ -163,6 +174,17 @@ export class Stage {
     this.tell({ screen: new MediaStream([track]) });
   }
 
+  /** Of more pictures than are sent at once, those of these people are. */
+  lookAt(people: string[]) {
+    this.live.sayStage({ act: 'look_at', people });
+  }
+
+  /** On a weak connection sound comes first, and nothing else. */
+  hearOnly(on: boolean) {
+    this.tell({ soundOnly: on });
+    this.live.sayStage({ act: 'sound_only', on });
+  }
+
   /** Another device was chosen: what is on goes on with that one. */
   async change(device: AnyDevice) {
     if (device === 'speaker') return this.tell({ speaker: this.state.speaker + 1 });
@@ -218,7 +240,7 @@ export class Stage {
       case 'welcome':
         // The server has forgotten what it knew of this page.
         this.drop();
-        return this.live.sayStage({ act: 'come' });
+        return this.come();
       case 'stage':
         return this.learn(message);
       case 'sending':

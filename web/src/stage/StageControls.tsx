@@ -8,6 +8,7 @@ import { firstName } from '../parts/words/people';
 import { CheckDevices } from './CheckDevices';
 import { DEVICES, type Device } from './devices';
 import { canShare } from './screen';
+import { MorePictures } from './MorePictures';
 import { useScreen } from './useScreen';
 import { useTalkKey } from './useTalkKey';
 import { useStage, useStageState } from './useStage';
@@ -94,6 +95,7 @@ export function StageControls({ place, room, you, rights, form }: Props) {
         </Button>
       )}
       <CheckDevices>Devices</CheckDevices>
+      <MorePictures me={you.id} />
       {state.held && (
         <Button variant="contained" onClick={() => stage.release()}>
           Let me hear the class

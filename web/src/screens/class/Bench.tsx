@@ -54,6 +54,8 @@ interface Props {
   form?: BenchForm;
   /** Writes to somebody alone. */
   onWrite?: (person: string) => void;
+  /** Makes somebody whose picture comes large for oneself. */
+  onLarge?: (seat: Seat) => void;
   /** One's own microphone and camera. */
   devices?: ReactNode;
   children: ReactNode;
@@ -86,6 +88,7 @@ export function Bench({
   speaking,
   form = 'plain',
   onWrite,
+  onLarge,
   devices,
   children,
 }: Props) {
@@ -163,7 +166,13 @@ export function Bench({
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}
                   floor={floor.includes(seat.id)}
-                  onOpen={you.staff ? (anchor) => setOpen({ person: seat.id, anchor }) : undefined}
+                  onOpen={
+                    you.staff
+                      ? (anchor) => setOpen({ person: seat.id, anchor })
+                      : seat.id !== you.id && pictureOf?.(seat)
+                        ? () => onLarge?.(seat)
+                        : undefined
+                  }
                 />
               ))}
             </Box>
@@ -203,6 +212,7 @@ export function Bench({
             place={place}
             me={you.id}
             onWrite={onWrite}
+            onLarge={pictureOf?.(opened) && opened.id !== you.id ? onLarge : undefined}
             anchor={open!.anchor}
             onClose={() => setOpen(null)}
           />

@@ -18,6 +18,7 @@ import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { useWide } from '../../parts/hooks/useWide';
 import { useUnread } from '../../parts/exchange/useUnread';
 import { chosen, SIMULATED } from '../../stage/devices';
+import { Large } from '../../stage/Large';
 import { Moving } from '../../stage/Moving';
 import { StageControls } from '../../stage/StageControls';
 import { useStageState } from '../../stage/useStage';
@@ -175,6 +176,9 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Moving picture={picture} name={name} mirrored={me && chosen('camera') !== SIMULATED} />
     ) : undefined;
   };
+  const [large, setLarge] = useState<Seat | null>(null);
+  const largePicture =
+    large && stage?.people.some(({ id, picture }) => id === large.id && picture) && stage.tracks.get(large.id)?.video;
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
@@ -192,18 +196,22 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
           </Region>
         )}
         <Fallible what="The board" of={place.shown?.board}>
-          <ClassPaper
-            {...{ sitting, place, room, you, course, lesson, looking, wall, at }}
-            rooms={rooms && at === MAIN ? () => setRooms(false) : null}
-            poll={poll}
-            onPoll={setPoll}
-            onLeavePoll={() => setPoll(null)}
-            onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'polls') : null}
-            answering={panel === 'polls'}
-            onAnswered={() => setPanel((now) => (now === 'polls' ? null : now))}
-            onLeaveWall={() => setWall(null)}
-            onWrite={write}
-          />
+          {/* Over the paper, and nothing else. */}
+          <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, position: 'relative', display: 'flex' }}>
+            <ClassPaper
+              {...{ sitting, place, room, you, course, lesson, looking, wall, at }}
+              rooms={rooms && at === MAIN ? () => setRooms(false) : null}
+              poll={poll}
+              onPoll={setPoll}
+              onLeavePoll={() => setPoll(null)}
+              onAnswer={!wide && !you.staff ? () => setPanel((now) => now ?? 'polls') : null}
+              answering={panel === 'polls'}
+              onAnswered={() => setPanel((now) => (now === 'polls' ? null : now))}
+              onLeaveWall={() => setWall(null)}
+              onWrite={write}
+            />
+            {largePicture && large && <Large picture={largePicture} name={large.name} onClose={() => setLarge(null)} />}
+          </Box>
         </Fallible>
         {wide ? (
           <Region
@@ -229,6 +237,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         {...{ groups, place, room, you, form, pictureOf }}
         speaking={stage?.speaking}
         onWrite={(person) => write(person)}
+        onLarge={setLarge}
         devices={<StageControls {...{ place, room, you, form }} rights={connection.rights[room]} />}
       >
         {!wide && staff && (

@@ -28,6 +28,8 @@ interface Props {
   me: string;
   /** Writes to somebody alone. */
   onWrite?: (person: string) => void;
+  /** Makes them large for oneself. */
+  onLarge?: (seat: Seat) => void;
   anchor: HTMLElement;
   onClose: () => void;
 }
@@ -37,7 +39,7 @@ const BRIEFLY = 120;
 const TALL = 'min(660px, calc(100vh - 32px))';
 
 /** One person of the class, opened by staff: how things stand with them, and everything one may do, in sentences. */
-export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, anchor, onClose }: Props) {
+export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, onLarge, anchor, onClose }: Props) {
   // Staff open the seats of those in rooms too.
   const place = usePlace(sitting, at) ?? shown;
   return (
@@ -76,6 +78,16 @@ export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, anchor,
             Write to {firstName(seat.name)} alone
           </Act>
         )}
+        {onLarge && (
+          <Act
+            onClick={() => {
+              onClose();
+              onLarge(seat);
+            }}
+          >
+            See {firstName(seat.name)} large
+          </Act>
+        )}
         {isStaff(seat) ? (
           seat.id !== me && (
             <>
@@ -92,7 +104,7 @@ export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, anchor,
 }
 
 /** What staff tell the class with one tap. */
-function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite'>) {
+function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite' | 'onLarge'>) {
   const live = useLive();
   const mine = place.signals.find(({ person }) => person === seat.id)?.signal;
   const give = (signal: Signal) => () => {
@@ -106,7 +118,7 @@ function Oneself({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
   ));
 }
 
-function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite'>) {
+function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | 'me' | 'onWrite' | 'onLarge'>) {
   const live = useLive();
   const room = placeStream(sitting, at);
   const name = firstName(seat.name);

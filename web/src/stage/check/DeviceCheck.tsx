@@ -3,9 +3,12 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
+import Switch from '@mui/material/Switch';
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { choose, chosen, choosesSpeaker, open, SIMULATED, troubleWith, type AnyDevice, type Device } from '../devices';
 import { Moving } from '../Moving';
+import { SOUND_ONLY } from '../Stage';
+import { useStage } from '../useStage';
 import type { Made } from '../simulated';
 import { Choice } from './Choice';
 import { Meter } from './Meter';
@@ -55,6 +58,9 @@ export function DeviceCheck({ name, onChosen, onClose }: Props) {
         <Part title="Speaker">
           <Hear key={chosen('speaker')} />
           {choosesSpeaker() && <Choice device="speaker" known={plugged.speaker} onChoose={pick('speaker')} />}
+        </Part>
+        <Part title="Weak connection">
+          <SoundOnly />
         </Part>
       </DialogContent>
       <DialogActions>
@@ -128,6 +134,24 @@ function Preview({ made }: { made: Made }) {
   return (
     <Box sx={{ width: 240, maxWidth: 1, aspectRatio: '4 / 3', borderRadius: 1, overflow: 'hidden' }}>
       <Moving picture={picture} name="yourself" mirrored={chosen('camera') !== SIMULATED} />
+    </Box>
+  );
+}
+
+/** Whether pictures of others come at all; on a weak connection sound has all of it then. */
+function SoundOnly() {
+  const stage = useStage();
+  const [on, setOn] = useState(() => localStorage.getItem(SOUND_ONLY) !== null);
+  const set = (wish: boolean) => {
+    if (wish) localStorage.setItem(SOUND_ONLY, 'yes');
+    else localStorage.removeItem(SOUND_ONLY);
+    setOn(wish);
+    stage?.hearOnly(wish);
+  };
+  return (
+    <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Box sx={{ flex: 1 }}>Sound only: no pictures are sent to me</Box>
+      <Switch checked={on} onChange={(_, wish) => set(wish)} />
     </Box>
   );
 }
