@@ -54,7 +54,7 @@ module Demo
     end
 
     def build
-      steps = STEPS.map { |step| step[:id] == 'fog' ? step.merge(material: @materials[:light]) : step }
+      steps = STEPS.map { |step| step[:id] == 'fog' ? with_clip(step) : step }
       @archive.lessons.create(id: 'rules', course_id: School::NAVIGATION, number: 3, title: 'Collision rules in narrow water',
                               minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: steps)
       @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights', welcome: WELCOME, welcome_ink: 'lake')
@@ -67,6 +67,12 @@ module Demo
     end
 
     private
+
+    # The light that they are to tell at sea.
+    def with_clip(step)
+      clip = @materials[:light]
+      step.merge(material: clip, cues: [*step[:cues], { id: 'fog-light', kind: 'clip', material: clip, label: 'A light at sea' }])
+    end
 
     def boards = { 'rules-names' => names, 'rules-lights' => lights, 'rules-crossing' => crossing, 'rules-fog' => fog,
                    'rules-slides' => on_slides }

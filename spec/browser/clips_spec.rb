@@ -81,6 +81,14 @@ RSpec.describe 'A clip for everyone', type: :journey do
     end
   end
 
+  it 'is put on by a cue of the run sheet, in the demo lesson too' do
+    cue = ARCHIVE.lessons.fetch('rules')[:steps].flat_map { |step| step[:cues] || [] }.find { |one| one[:kind] == 'clip' }
+    sitting = fresh_class(lesson: 'rules')[:sitting]
+    odalys = Wire.join(server, 'odalys', { sitting: sitting })
+    odalys.do('class.cue', "staff/#{sitting}", cue: cue[:id])
+    until_true('it plays') { ARCHIVE.log.state("place/#{sitting}.main").first.clip&.fetch(:material) == cue[:material] }
+  end
+
   it 'is a file for those alone who are there while it plays, and of the shelf it is on' do
     odalys, farah = %w[odalys farah].map { |who| VisitorClient.new(server, as: who) }
     nobody = VisitorClient.new(server)

@@ -103,6 +103,13 @@ module Veranda
       # @return [Array<Array<String>>] the pairs
       def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)
 
+      # Those who teach have fired a cue.
+      def play_clip(sitting:, material:)
+        lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
+        Preparing::PlayingClip.new(@archive, lesson, by: Deciding::Perform::HOUSE)
+                              .call(@archive.materials.fetch(material), sitting: sitting, place: Core::Sittings::Places::MAIN) && nil
+      end
+
       # @return [Hash] `{ here:, offers:, met:, earlier: }`
       def rooms_offered(sitting:) = Preparing::RoomsOffered.new(@archive, sitting).call
 

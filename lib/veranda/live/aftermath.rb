@@ -161,6 +161,7 @@ module Veranda
         cue = staff.cue(entry.body[:cue])
         return unless cue && sitting.open?
         return rooms_cue(sitting, cue, entry.seq) if cue[:kind] == 'rooms'
+        return @hub.aside(:play_clip, sitting: sitting.id, **cue.slice(:material)) if cue[:kind] == 'clip'
         return unless cue[:kind] == 'pairs'
 
         @hub.aside(:pair_up, sitting: sitting.id, round: "#{sitting.id}-#{entry.seq}"[-40..] || "#{sitting.id}-#{entry.seq}",

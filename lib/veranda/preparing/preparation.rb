@@ -59,7 +59,8 @@ module Veranda
 
       def materials(lesson, rows)
         used = @db[:material_uses].where(board_id: rows.map { |row| row[:id] }).select_map(:material_id)
-        @archive.materials.find_all(used | lesson[:steps].filter_map { |step| step[:material] })
+        played = lesson[:steps].flat_map { |step| [step[:material], *(step[:cues] || []).map { |cue| cue[:material] }] }
+        @archive.materials.find_all(used | played.compact)
       end
 
       def tones(*slide)

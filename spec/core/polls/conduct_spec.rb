@@ -191,6 +191,9 @@ RSpec.describe 'Polls in a class' do
     moved = Core::Lessons::Cues.on_materials(cue, { 'chart' => 'new' })[:questions].first[:question]
     expect(moved[:picture]).to eq(material: 'new', version: 1, slide: 2)
     expect(moved[:options].map { |option| option[:picture] }).to eq([nil, { material: 'new', version: 1, slide: 2 }])
+    clip = { id: 'c', kind: 'clip', material: 'light' }
+    expect(Core::Lessons::Cues.materials(clip)).to eq(%w[light])
+    expect([{ 'light' => 'new' }, {}].map { |known| Core::Lessons::Cues.on_materials(clip, known)[:material] }).to eq(['new', nil])
     expect(Core::Lessons::Cues.on_materials({ id: 't', kind: 'timer', seconds: 9 }, {})).to eq(id: 't', kind: 'timer', seconds: 9)
   end
 

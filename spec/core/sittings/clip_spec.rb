@@ -40,6 +40,14 @@ RSpec.describe Veranda::Core::Sittings::Clip do
     expect(clip.call[:loop]).to be_nil
   end
 
+  it 'is fired by a cue, once somebody has chosen what it plays' do
+    cue = ->(**more) { { id: 'c', kind: 'clip', **more } }
+    step = ->(cues) { Stage::PLAN[:steps].each_with_index.map { |one, i| i.zero? ? one.merge(cues: cues) : one } }
+    fired = ->(cues) { sitting(steps: step.call(cues)).do(odalys, 'class.cue', { cue: 'c' }) }
+    expect { fired.call([cue.call]) }.to raise_error(Core::Refusal) { |refusal| expect(refusal.code).to eq(:cue_incomplete) }
+    expect { fired.call([cue.call(material: 'm')]) }.not_to raise_error
+  end
+
   it 'leaves what was put on meanwhile alone, and lies behind what comes after it' do
     hall.do(odalys, 'class.put_on_clip', { material: 'n', version: 1, kind: 'sound', title: 'Horn', length: 4_000 })
     set(off: true)

@@ -1843,10 +1843,11 @@ export interface StaffStep {
  */
 export interface Cue {
   id: string;
-  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll' | 'set';
+  kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll' | 'set' | 'clip';
   label?: string;
   board?: string;
   page?: string;
+  material?: string;
   until_done?: boolean;
   size?: 2 | 3;
   plan?: {

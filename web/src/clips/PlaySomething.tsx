@@ -3,15 +3,13 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get } from '../api/http';
-import type { Material } from '../api/shapes';
 import type { PlaceState } from '../live/place';
 import { Waiting } from '../parts/frame/Waiting';
 import { duration } from '../parts/words/times';
 import { Thumb } from '../shelf/Thumb';
 import { useClip } from './useClip';
+import { useClips } from './useClips';
 
 interface Props {
   place: PlaceState;
@@ -53,12 +51,8 @@ export function PlaySomething({ place, room, course }: Props) {
 }
 
 function Clips({ course, onChoose }: { course: string; onChoose: (id: string) => void }) {
-  const { data } = useQuery({
-    queryKey: ['clips', course],
-    queryFn: () => get<Material[]>(`/api/courses/${course}/materials`),
-  });
-  if (!data) return <Waiting />;
-  const clips = data.filter(({ kind, state }) => (kind === 'sound' || kind === 'clip') && state === 'ready');
+  const clips = useClips(course);
+  if (!clips) return <Waiting />;
   if (clips.length === 0) return <Box>No sound and no clip is on the shelf yet.</Box>;
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>

@@ -5,6 +5,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import type { BoardRow, Cue } from '../api/shapes';
+import { ClipField } from '../clips/ClipField';
 import { PlanFields } from '../parts/rooms/PlanFields';
 import { PollCue } from '../polls/making/PollCue';
 import { SetCue } from '../polls/making/SetCue';
@@ -120,6 +121,9 @@ export const CUE_EDITORS: Record<Cue['kind'], (props: EditorProps) => ReactNode>
       onLabel={(label) => onChange({ label })}
       onQuestions={(questions) => onChange({ questions })}
     />
+  ),
+  clip: ({ cue, course, onChange }) => (
+    <ClipField material={cue.material} course={course} onChoose={(material, label) => onChange({ material, label })} />
   ),
   record: () => 'Start recording',
 };

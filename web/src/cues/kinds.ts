@@ -15,7 +15,7 @@ export interface CueKind {
   fresh: (boards: BoardRow[]) => Omit<Cue, 'id'> | null;
 }
 
-/** Every kind of cue, in the order in which they are offered. Clips come with a kind of their own. */
+/** Every kind of cue, in the order in which they are offered. */
 export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
   timer: {
     adding: 'Start a timer',
@@ -53,6 +53,12 @@ export const CUE_KINDS: Record<Cue['kind'], CueKind> = {
     adding: 'Ask several polls as one form',
     name: ({ label, questions }) => `form “${label || 'no title yet'}”, ${count(questions?.length ?? 0, 'poll')}`,
     fresh: () => ({ kind: 'set', label: '', questions: [{ id: newId(), question: freshQuestion() }] }),
+  },
+  clip: {
+    adding: 'Play a clip',
+    name: ({ label, material }) =>
+      `${label ? `${label}: ` : ''}${material ? 'play a clip' : 'play a clip, not chosen yet'}`,
+    fresh: () => ({ kind: 'clip' }),
   },
   record: {
     adding: 'Start recording',

@@ -27,6 +27,7 @@ export const CUE_LIVE: Record<Cue['kind'], (props: LiveProps) => ReactNode> = {
   // A poll has a card of its own.
   poll: () => null,
   set: () => null,
+  clip: ({ cue, place }) => <Told>{place.clip && place.clip.material === cue.material ? 'on' : 'done'}</Told>,
   record: ({ sitting }) => <Told>{isRecording(sitting) ? 'runs' : 'done'}</Told>,
 };
 

@@ -19,9 +19,9 @@ module Veranda
       #
       #   { id:, kind: 'set', label:, questions: } several polls as one form, each opened as one of its own: `{ id:, question: }`
       #
-      # Clips get a kind of their own when there are clips.
+      #   { id:, kind: 'clip', material: }         a sound or clip plays for everyone in the main room
       module Cues
-        KINDS = %w[show timer record hand_out pairs rooms poll set].freeze
+        KINDS = %w[show timer record hand_out pairs rooms poll set clip].freeze
         MOST = 12
 
         CONTRACT = Contract.define do
@@ -30,6 +30,7 @@ module Veranda
           optional(:label).value(:string, max_size?: 80)
           optional(:board).value(Types::ID)
           optional(:page).value(Types::ID)
+          optional(:material).value(Types::ID)
           optional(:until_done).value(:bool)
           optional(:size).value(:integer, included_in?: Sittings::Pairing::SIZES)
           optional(:plan).hash(Rooms::GroupPlan::CONTRACT)
@@ -68,7 +69,8 @@ module Veranda
         # @return [Hash]
         def on_materials(cue, materials)
           questions = cue[:questions]&.map { |row| row.merge(question: shown_with(row[:question], materials)) }
-          cue.merge({ question: cue[:question]&.then { |asked| shown_with(asked, materials) }, questions: questions }.compact)
+          cue.except(:material).merge({ question: cue[:question]&.then { |asked| shown_with(asked, materials) }, questions: questions,
+                                        material: materials[cue[:material]] }.compact)
         end
 
         def shown_with(asked, materials)
@@ -84,9 +86,10 @@ module Veranda
         private_class_method :picture_of
 
         # @param cue [Hash]
-        # @return [Array<String>] ids of the materials that its polls show
+        # @return [Array<String>] ids of the materials that its polls show, or that it plays
         def materials(cue)
-          polls(cue).flat_map { |poll| [poll[:question], *poll[:question][:options]] }.filter_map { |shown| shown.dig(:picture, :material) }
+          shown = polls(cue).flat_map { |poll| [poll[:question], *poll[:question][:options]] }
+          [cue[:material], *shown.map { |one| one.dig(:picture, :material) }].compact
         end
 
         # @param cue [Hash]

@@ -31,7 +31,7 @@ module Veranda
           return [finding(:no_steps, 'The run sheet is empty.')] if lesson[:steps].empty?
 
           [too_long(lesson), *steps_without_board(lesson), *empty_boards(lesson, boards, names), *unseen_boards(lesson, names, staff_only),
-           *materials_failed(materials), *rooms(lesson, people), *polls(lesson),
+           *materials_failed(materials), *rooms(lesson, people), *polls(lesson), *clips(lesson),
            *letters(boards, names, tones), *people_without_address(people), past(lesson, now), recording_off(lesson)].compact
         end
 
@@ -89,6 +89,13 @@ module Veranda
           end
         end
         private_class_method :polls
+
+        # Cues that play nothing yet.
+        def clips(lesson)
+          empty = lesson[:steps].select { |step| (step[:cues] || []).any? { |cue| cue[:kind] == 'clip' && cue[:material].nil? } }
+          empty.map { |step| finding(:clip_not_chosen, "A cue of “#{step[:title]}” plays nothing yet. Choose a clip.", step: step[:id]) }
+        end
+        private_class_method :clips
 
         def called(question, step) = question[:text].strip.empty? ? "A poll in “#{step[:title]}”" : "“#{question[:text][0, 40]}”"
         private_class_method :called

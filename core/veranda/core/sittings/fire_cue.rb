@@ -27,6 +27,11 @@ module Veranda
           raise Refusal.new(:too_few, "For #{cue[:kind]} there must be at least two students in the class.")
         end
 
+        # It is put on aside, see {PutOnClip}.
+        def chosen!(cue)
+          raise Refusal.new(:cue_incomplete, 'Nobody has chosen yet what this cue plays.') unless cue[:material]
+        end
+
         def hand_out(cue) = sitting.handed.include?(cue[:board]) ? [] : [entry('handed_out', cue.slice(:board), on: :sitting)]
 
         def show(cue)
@@ -38,6 +43,7 @@ module Veranda
           when 'show' then show(cue)
           when 'hand_out' then [show(cue), *hand_out(cue)]
           when 'pairs', 'rooms' then enough!(cue)
+          when 'clip' then chosen!(cue)
           when 'poll', 'set' then raise Refusal.new(:cue_is_poll, 'Open the poll of this cue on its card.')
           when 'timer'
             entry('timer_set', { ends_at: scene.at + cue[:seconds] * 1000, **cue.slice(:label, :until_done) }.compact, on: :main)
