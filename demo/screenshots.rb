@@ -15,6 +15,7 @@ class Screenshots
   NAMES = %w[Amadou Bettina Cosmin Farah Gethin Hana Ines Jonas].freeze
 
   def initialize
+    Worker.shared
     @media = Media.new
     @server = Server.new(more: @media.told)
     @odalys = browser(:odalys, @server)
@@ -93,6 +94,17 @@ class Screenshots
     @sitting = @odalys.current_url[%r{classes/(\w+)}, 1]
     @others = (PEOPLE - %w[odalys farah]).to_h { |who| [who, Wire.join(@server, who, { sitting: @sitting })] }
     shoot(@farah, 'waiting-room')
+    check_devices
+  end
+
+  # Before she is let in, Farah finds out whether she will be heard and seen.
+  def check_devices
+    @farah.execute_script(SIMULATED)
+    @farah.click_button('Check microphone and camera')
+    ['Try the microphone', 'Try the camera'].each { |words| @farah.click_button(words) }
+    @farah.has_text?('You are heard well.')
+    shoot(@farah, 'device-check')
+    @farah.click_button('Put away')
   end
 
   def teach
@@ -103,12 +115,32 @@ class Screenshots
     ['Lights recap', 'Crossing'].each { |step| @odalys.click_button("Go on to #{step}") }
     @odalys.has_css?('[data-kind=arrow]') || raise('the board of the crossing is not there')
     talk
-    on_stage { shoot(@odalys, 'class-instructor') }
+    on_stage do
+      shoot(@odalys, 'class-instructor')
+      @seen_at = Veranda::Live::Hub::NOW.call
+      share_screen
+    end
     shoot(@farah, 'class-student')
     small
     polls
     wall
     rooms
+  end
+
+  # Odalys shares her chart, and draws on a moment of it.
+  def share_screen
+    @odalys.execute_script("localStorage.setItem('veranda.screen', 'simulated')")
+    @odalys.click_button('Share')
+    sleep 9 # the boat is in the narrows
+    @odalys.click_button('Draw on this moment')
+    @odalys.has_button?('Bring it in front again', wait: 60) || raise('no board was made of the screen')
+    @odalys.has_css?('[data-testid=paper]', wait: 20)
+    sleep 2
+    keys(@odalys, '2')
+    draw(@odalys, [-60, -20], [60, -40], [70, 20], [20, 70], [-60, 50], [-80, -30], [-20, -60])
+    shoot(@odalys, 'class-screen')
+    @odalys.click_button('End the share', match: :first)
+    say('odalys', 'class.show', "place/#{@sitting}.main", board: 'rules-crossing', page: 'p1')
   end
 
   # Four show their cameras, and hear each other.
@@ -141,10 +173,6 @@ class Screenshots
     card = -> { @odalys.find('[aria-label="Poll: Red hull meets Green hull. Who gives way?"]') }
     questions
     vote(1, before) { card.call.click_button('Open') }
-    resize(@farah, 390, 844)
-    @farah.find('label', text: 'Green gives way').click
-    shoot(@farah, 'poll-phone')
-    resize(@farah, 1280, 800)
     card.call.click_button('Close')
     after = before.merge(voters[5..8].to_h { |who| [who, red] })
     vote(2, after) { card.call.click_button('Round 2') }
@@ -227,9 +255,9 @@ class Screenshots
     shoot(@odalys, 'class-wall')
   end
 
-  # The same class on a phone and on an upright tablet.
+  # The same class on a phone.
   def small
-    { 'class-phone' => [@farah, 390, 844], 'class-tablet' => [@odalys, 820, 1180] }.each do |name, (session, width, height)|
+    { 'class-phone' => [@farah, 390, 844] }.each do |name, (session, width, height)|
       resize(session, width, height)
       shoot(session, name)
       resize(session, 1280, 800)
@@ -272,13 +300,15 @@ class Screenshots
   def recordings
     visit(@odalys, '/recordings', 'article')
     shoot(@odalys, 'recordings')
-    visit(@odalys, '/recordings/tide-class', '[role=slider]')
-    slider = @odalys.find('[role=slider]').native
-    @odalys.driver.browser.action.move_to(slider, 60, 0).click.perform
-    @odalys.has_css?('[data-testid=post]', text: 'half the range')
+    say('odalys', 'class.end', "sitting/#{@sitting}")
+    150.times { ARCHIVE.tracks.state(@sitting) == 'ready' ? break : sleep(0.4) }
+    visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 2_000}", '[role=slider]')
+    @odalys.click_button('Play')
+    sleep 2
     shoot(@odalys, 'player')
   end
 end
 
 Screenshots.new.take
 Server.stop_all
+Worker.stop

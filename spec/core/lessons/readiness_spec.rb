@@ -61,6 +61,12 @@ RSpec.describe Core::Lessons::Readiness do
       .to eq([[:material_failed, 'a'], [:material_waiting, 'b'], [:material_doubtful, 'c'], [:material_failed, 'e']])
   end
 
+  it 'finds cues that play nothing yet' do
+    cues = [{ id: 'a', kind: 'clip' }, { id: 'b', kind: 'clip', material: 'm' }]
+    expect(found(step: { cues: cues }).map { |one| one.values_at(:code, :step) }).to include([:clip_not_chosen, 'one'])
+    expect(found(step: { cues: cues.drop(1) }).map { |one| one[:code] }).not_to include(:clip_not_chosen)
+  end
+
   it 'finds students without an address and boards that stay empty' do
     people = [{ name: 'Lamar Quist', role: 'student', address: nil }, { name: 'Odalys Brandt', role: 'instructor', address: nil },
               { name: 'Farah Lindqvist', role: 'student', address: 'farah@tidewater.example' }]
