@@ -63,7 +63,20 @@ RSpec.describe Veranda::Stage::Sending do
     expect(asked).to eq([['let through', '1'], ['configure'], %w[stop 1]])
   end
 
+  it 'makes no file for each of many presses, and none once nothing is recorded' do
+    sending.allow(speak: true, camera: true)
+    sending.begin('v=0')
+    sending.record(true)
+    20.times { |i| sending.switch(:microphone, i.even?) }
+    expect(asked.count(['record', true])).to eq(1)
+    sending.record(false)
+    sending.switch(:microphone, true)
+    expect(asked.count(['record', true])).to eq(1)
+    expect(asked.grep(Array).reverse.find { |one| one.first == 'record' }).to eq(['record', false])
+  end
+
   it 'records what goes and nothing else, each time in a file of its own' do
+    stub_const('Veranda::Stage::Taking::SHORTEST', 0)
     sending.allow(speak: true, camera: true)
     sending.begin('v=0')
     asked.clear

@@ -36,8 +36,7 @@ module Veranda
         found = tracks(id, recording).any? { |one| one[:id] == track } && archive.tracks.find(id, track)
         raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
 
-        headers 'content-security-policy' => NOTHING_RUNS, 'x-content-type-options' => 'nosniff', 'cache-control' => 'private, no-cache'
-        send_file archive.files.path(found[:file]), type: found[:kind] == 'sound' ? 'audio/webm' : 'video/webm', disposition: 'inline'
+        play_file(found[:file], found[:kind] == 'sound' ? 'audio/webm' : 'video/webm')
       end
 
       # The state of everything at a moment of the recording.

@@ -97,11 +97,16 @@ module Veranda
         FileUtils.rm_f(path)
       end
 
-      # Gives out a sound or clip, of which a player asks for parts (RFC 9110, 14.2).
+      # Gives out a sound or clip of the shelf.
       def play(material, version)
         row = archive.materials.version(material, version)
+        play_file(row[:original], row[:type])
+      end
+
+      # Gives out a sound or a moving picture, of which a player asks for parts (RFC 9110, 14.2).
+      def play_file(file, type)
         headers 'content-security-policy' => NOTHING_RUNS, 'x-content-type-options' => 'nosniff', 'cache-control' => 'private, no-cache'
-        send_file archive.files.path(row[:original]), type: row[:type], disposition: 'inline'
+        send_file archive.files.path(file), type: type, disposition: 'inline'
       end
 
       def visitor = @visitor ||= Visitor.new(session, archive)

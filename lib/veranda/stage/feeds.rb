@@ -70,6 +70,8 @@ module Veranda
 
       # @return [Boolean] whether they were known
       def remove(person)
+        return false unless person
+
         talking(person, false)
         !@people.delete(person).nil?
       end

@@ -87,7 +87,9 @@ module Veranda
 
       # Of what goes, and only that. What cannot be recorded goes on all the same.
       def take
-        @taking.keep(@recorded ? @tracks.map { |track| track[:type] }.select { |kind| goes?(kind) } : [])
+        return @taking.stop unless @recorded
+
+        @taking.keep(@tracks.map { |track| track[:type] }.select { |kind| goes?(kind) })
       rescue Link::Refused => e
         Complaint.of(self, 'Sound and picture could not be recorded', e)
       end

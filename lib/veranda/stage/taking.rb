@@ -5,6 +5,9 @@ module Veranda
     # What of somebody is recorded: a take for each time that they send other things than before. A new name each time, since the media
     # server would write over what it has; and a take of its own whenever somebody goes on, so that it begins with a whole picture.
     class Taking
+      # ms that a take lasts at least: whoever switches on and off all the time makes no more files than that.
+      SHORTEST = 2_000
+
       # @param handle [Handle]
       # @param room [Room]
       # @param person [String] id
@@ -18,10 +21,11 @@ module Veranda
         @last = 0
       end
 
-      # @param kinds [Array<String>] of tracks that are to be recorded; none, if nothing is
+      # @param kinds [Array<String>] of tracks that go now
       # @raise [Link::Away, Link::Refused]
       def keep(kinds)
-        return if kinds == @kinds
+        # What does not go is not written in any case.
+        return if kinds == @kinds || (@kinds.any? && @clock.call - @last < SHORTEST)
 
         stop
         return if kinds.empty?
@@ -31,15 +35,16 @@ module Veranda
         @handle.ask('configure', keyframe: true) if kinds.include?('video')
       end
 
-      # The media server has let go of what was sent, and of what it wrote of it.
-      def forget = @kinds = []
-
-      private
-
+      # Nothing is recorded any more.
       def stop
         @room.record(@handle, nil) unless @kinds.empty?
         forget
       end
+
+      # The media server has let go of what was sent, and of what it wrote of it.
+      def forget = @kinds = []
+
+      private
 
       def take
         @last = [@clock.call, @last + 1].max

@@ -16,8 +16,8 @@ module Veranda
       RATES = { 'a' => 48_000, 'v' => 90_000 }.freeze
       # Bytes of a packet before what it carries.
       RTP_HEAD = 12
-      # Packets in one file: of a picture in a day there are fewer.
-      MOST = 20_000_000
+      # Packets in one file: a picture has fewer in three hours.
+      MOST = 3_000_000
 
       # It is none, or says too little.
       class Damaged < StandardError; end

@@ -48,12 +48,26 @@ export function simulatedVoice(name: string): Made {
   return { track, stop };
 }
 
-/** A picture with somebody's initials and a running clock, for machines without a camera. */
-export function simulatedPicture(name: string): Made {
-  const canvas = Object.assign(document.createElement('canvas'), { width: WIDTH, height: HEIGHT });
+/** A picture that is drawn anew some times in a second. */
+function drawn(width: number, height: number, draw: (pen: CanvasRenderingContext2D, now: Date) => void): Made {
+  const canvas = Object.assign(document.createElement('canvas'), { width, height });
   const pen = canvas.getContext('2d')!;
-  const draw = () => {
-    const now = new Date();
+  const again = () => draw(pen, new Date());
+  again();
+  const timer = setInterval(again, 1_000 / FRAMES);
+  const track = canvas.captureStream(FRAMES).getVideoTracks()[0]!;
+  const stop = () => {
+    clearInterval(timer);
+    track.stop();
+  };
+  return { track, stop };
+}
+
+const clock = (now: Date) => now.toTimeString().slice(0, 8);
+
+/** A picture with somebody's initials and a running clock, for machines without a camera. */
+export const simulatedPicture = (name: string): Made =>
+  drawn(WIDTH, HEIGHT, (pen, now) => {
     pen.fillStyle = '#DCE9E6';
     pen.fillRect(0, 0, WIDTH, HEIGHT);
     pen.fillStyle = '#17665E';
@@ -63,26 +77,16 @@ export function simulatedPicture(name: string): Made {
     pen.font = 'bold 96px sans-serif';
     pen.fillText(initials(name), WIDTH / 2, 140);
     pen.font = '28px sans-serif';
-    pen.fillText(now.toTimeString().slice(0, 8), WIDTH / 2, 200);
-  };
-  draw();
-  const timer = setInterval(draw, 1_000 / FRAMES);
-  const track = canvas.captureStream(FRAMES).getVideoTracks()[0]!;
-  const stop = () => {
-    clearInterval(timer);
-    track.stop();
-  };
-  return { track, stop };
-}
+    pen.fillText(clock(now), WIDTH / 2, 200);
+  });
 
 const [SCREEN_WIDTH, SCREEN_HEIGHT] = [1280, 720];
+/** ms in which the boat goes all the way. */
+const VOYAGE = 20_000;
 
 /** A screen with a chart on it along which a boat goes, for machines that have none to show. */
-export function simulatedScreen(name: string): Made {
-  const canvas = Object.assign(document.createElement('canvas'), { width: SCREEN_WIDTH, height: SCREEN_HEIGHT });
-  const pen = canvas.getContext('2d')!;
-  const draw = () => {
-    const now = Date.now();
+export const simulatedScreen = (name: string): Made =>
+  drawn(SCREEN_WIDTH, SCREEN_HEIGHT, (pen, now) => {
     pen.fillStyle = '#EAF1F4';
     pen.fillRect(0, 0, SCREEN_WIDTH, SCREEN_HEIGHT);
     pen.fillStyle = '#F2E3B8';
@@ -98,7 +102,7 @@ export function simulatedScreen(name: string): Made {
     pen.bezierCurveTo(420, 120, 760, 560, 1_240, 640);
     pen.stroke();
     pen.setLineDash([]);
-    const way = (now % 20_000) / 20_000;
+    const way = (now.getTime() % VOYAGE) / VOYAGE;
     pen.fillStyle = '#A8412A';
     pen.beginPath();
     pen.arc(40 + 1_200 * way, 80 + 560 * way * way * (3 - 2 * way), 14, 0, 7);
@@ -106,14 +110,5 @@ export function simulatedScreen(name: string): Made {
     pen.fillStyle = '#23313A';
     pen.font = '30px sans-serif';
     pen.fillText(`Corran Narrows, as ${name} has it`, 40, SCREEN_HEIGHT - 36);
-    pen.fillText(new Date(now).toTimeString().slice(0, 8), SCREEN_WIDTH - 180, SCREEN_HEIGHT - 36);
-  };
-  draw();
-  const timer = setInterval(draw, 1_000 / FRAMES);
-  const track = canvas.captureStream(FRAMES).getVideoTracks()[0]!;
-  const stop = () => {
-    clearInterval(timer);
-    track.stop();
-  };
-  return { track, stop };
-}
+    pen.fillText(clock(now), SCREEN_WIDTH - 180, SCREEN_HEIGHT - 36);
+  });
