@@ -15,6 +15,8 @@ module Veranda
     # Entries reach the block in the order of their stream, each once, and only after they
     # are committed, whichever process added them. One performer serves one caller at a time.
     class Performer
+      include Terse
+
       # How often orders are decided again because something they looked at had moved.
       TRIES = 5
 

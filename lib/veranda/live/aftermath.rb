@@ -5,6 +5,8 @@ module Veranda
     # What follows entries in a live class, see {Deciding::Followers}. Followers run between batches and look at the class as it
     # is then; several that wait for the same thing are one.
     class Aftermath
+      include Terse
+
       # Kind of stream and of entry, and what follows it.
       TABLE = {
         'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],

@@ -8,6 +8,8 @@ module Veranda
     # (what happens) to the listeners (who is told), and keeps each peer subscribed to exactly
     # the streams that {Core::Access} lets them read.
     class Gathering
+      include Terse
+
       # Commands after which there is something to count.
       WATCHED = [Core::Polls::AnswerPoll, Core::Questions::Ask, Core::Questions::Vote, Core::Questions::Merge].freeze
 

@@ -7,6 +7,8 @@ module Veranda
     # The live side of one server process: its gatherings, the bus to other processes, presence
     # and the regular rounds. Everything runs as fibers of the reactor that {#start} is called in.
     class Hub
+      include Terse
+
       NOW = -> { Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond) }
       # Seconds between rounds.
       TIMING_EVERY = 5

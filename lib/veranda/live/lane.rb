@@ -11,6 +11,8 @@ module Veranda
     # Between batches the copies hold exactly what is committed; {#visit} runs there. No error ends a lane: a batch that cannot be
     # carried out is tried order by order, and an order that cannot be is refused. A visit that met a database that was away comes again.
     class Lane
+      include Terse
+
       # Orders in one commit, at most: a batch must not keep others waiting for long.
       BATCH = 200
       # Errors that are nobody's fault and may well be over in a moment.

@@ -5,6 +5,8 @@ module Veranda
     # One connection of one person: reads what they send, hands it on, and answers.
     # It knows its person, its gathering and its outbox, and no rule of the job.
     class Peer
+      include Terse
+
       # @return [Core::Person] the person with their role here
       attr_reader :person
       # @return [String, nil] id of the class they are in; nil while preparing a lesson

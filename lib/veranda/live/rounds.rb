@@ -5,6 +5,8 @@ module Veranda
     # What the classes of a gathering need by the clock. Each thing is said again until it is done, so nothing is lost when a server dies in
     # between.
     class Rounds
+      include Terse
+
       # @param gathering [Gathering]
       # @param welcomes [Welcomes]
       def initialize(gathering, welcomes:)

@@ -5,6 +5,8 @@ module Veranda
     # What a peer is told when it arrives, when what it may read or do changes, and after it fell behind.
     # Runs between batches, so that what a peer is told and what it hears next meet exactly.
     class Welcomes
+      include Terse
+
       # Beyond this many entries a snapshot is taken to be smaller than what was missed.
       CATCH_UP = 300
       LOST = 'That board is no longer open to you.'

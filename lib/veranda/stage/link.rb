@@ -11,6 +11,8 @@ module Veranda
     # The one connection of this process to the media server. Requests are answered by their transaction; what the media server tells
     # by itself goes to whoever has the session.
     class Link
+      include Terse
+
       # The media server is away, or did not answer.
       class Away < StandardError; end
 

@@ -5,6 +5,8 @@ module Veranda
     # One page of one person, as far as sound and picture go. What is asked of it is done in turn, in a fiber of its own; while the media
     # server is away nothing is lost but sound and picture, and once it is back all is as it was.
     class Participant
+      include Terse
+
       # Tries, and s between them, to be sent something that is not there yet.
       TRIES, PAUSE = 10, 0.2
 

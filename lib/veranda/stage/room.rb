@@ -7,6 +7,8 @@ module Veranda
     # The media room of one place of a class: there from when the first comes until the last has gone. Its secrets follow from the
     # media server's and its name, so that every process knows them and none writes them down.
     class Room
+      include Terse
+
       # bit/s of one picture, at most; those of people take less.
       BITRATE = Sending::BITRATES.values.max
       # Who may send at once.

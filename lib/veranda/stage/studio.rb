@@ -4,6 +4,8 @@ module Veranda
   module Stage
     # Sound and picture of all classes on this server process.
     class Studio
+      include Terse
+
       # What a page may ask for, and of which of its connections it speaks, see {Visit}.
       ACTS = %w[come send share answer candidate switch look_at sound_only anew].freeze
       SIDES = %w[sending watching screen].freeze
@@ -46,6 +48,10 @@ module Veranda
         participant = @participants[peer] or raise no_stage
         agree(participant, message) || wish(participant, message)
       end
+
+      # A recorded class has ended: what was written of it is made playable.
+      # @param sitting_id [String]
+      def keep(sitting_id) = @reach && @hub.archive.tracks.want(sitting_id, @reach[:tracks])
 
       # Somebody's microphone is switched off by another.
       # @param by [String] name of who has done it

@@ -4,6 +4,8 @@ module Veranda
   module Store
     # All stores over one database, made once per process and passed to whoever needs them.
     class Archive
+      include Terse
+
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
                   :own_copies, :pairings, :room_work, :polls, :questions, :tracks
 
