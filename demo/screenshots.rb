@@ -302,7 +302,7 @@ class Screenshots
     shoot(@odalys, 'recordings')
     say('odalys', 'class.end', "sitting/#{@sitting}")
     150.times { ARCHIVE.tracks.state(@sitting) == 'ready' ? break : sleep(0.4) }
-    visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 2_000}", '[role=slider]')
+    visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 6_000}", '[role=slider]')
     @odalys.click_button('Play')
     sleep 2
     shoot(@odalys, 'player')

@@ -75,6 +75,16 @@ RSpec.describe Veranda::Stage::Sending do
     expect(asked.grep(Array).reverse.find { |one| one.first == 'record' }).to eq(['record', false])
   end
 
+  it 'has in one file what is switched on one after the other' do
+    now = 0
+    taking = Veranda::Stage::Taking.new(handle, room, 'farah', clock: -> { now })
+    [[0, %w[audio]], [900, %w[audio video]], [9_000, %w[audio video]], [9_100, %w[video]], [9_200, []], [20_000, []]].each do |at, kinds|
+      now = at
+      taking.keep(kinds)
+    end
+    expect(asked.grep(Array).select { |one| one.first == 'record' }.map(&:last)).to eq([true, false, true, false])
+  end
+
   it 'records what goes and nothing else, each time in a file of its own' do
     stub_const('Veranda::Stage::Taking::SHORTEST', 0)
     sending.allow(speak: true, camera: true)

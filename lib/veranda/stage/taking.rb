@@ -24,8 +24,7 @@ module Veranda
       # @param kinds [Array<String>] of tracks that go now
       # @raise [Link::Away, Link::Refused]
       def keep(kinds)
-        # What does not go is not written in any case.
-        return if kinds == @kinds || (@kinds.any? && @clock.call - @last < SHORTEST)
+        return if kinds == @kinds || goes_on(kinds)
 
         stop
         return if kinds.empty?
@@ -45,6 +44,14 @@ module Veranda
       def forget = @kinds = []
 
       private
+
+      # A take that has only begun has what is switched on a moment later in it too; what does not go is not written in any case.
+      def goes_on(kinds)
+        return false unless @kinds.any? && @clock.call - @last < SHORTEST
+
+        @kinds = kinds unless kinds.empty?
+        true
+      end
 
       def take
         @last = [@clock.call, @last + 1].max
