@@ -135,4 +135,20 @@ RSpec.describe 'The recording of the stage', type: :journey do
     expect_accessible(odalys)
     expect(errors(odalys)).to eq([])
   end
+
+  it 'has what was said before the media server was killed, and what was said after' do
+    farah, nils = enter(:farah), enter(:nils)
+    switch_on(farah, 'Microphone')
+    until_true('she is heard') { heard?(nils) }
+    perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
+    sleep 3
+    media.kill
+    until_true('she is heard again') { coming(nils, 'audio') > 10 }
+    sleep 2
+    perform('odalys', 'class.end', "sitting/#{sitting}")
+    until_true('it can be played', within: 60) { ARCHIVE.tracks.state(sitting) == 'ready' }
+    before, after = tracks('sound').minmax_by { |track| track[:began_at] }
+    expect([before[:length], after[:length]]).to all(be > 1_000)
+    expect(before[:began_at] + before[:length]).to be < after[:began_at]
+  end
 end

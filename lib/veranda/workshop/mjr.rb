@@ -19,6 +19,9 @@ module Veranda
       # Packets in one file: a picture has fewer in three hours.
       MOST = 3_000_000
 
+      # ms; what is shorter is no sound and no picture.
+      NOTICED = 150
+
       # It is none, or says too little.
       class Damaged < StandardError; end
 
@@ -30,18 +33,20 @@ module Veranda
       def initialize(path)
         @path = path
         File.open(path, 'rb') do |file|
-          raise Damaged, 'no recording' unless file.read(MAGIC.length) == MAGIC
+          # Where the media server was killed, nothing of it may have come to the disk.
+          raise Damaged, 'no recording' unless MAGIC.start_with?(file.read(MAGIC.length).to_s)
 
           length = file.read(2)&.unpack1('n')
-          @about = length && JSON.parse(file.read(length).to_s)
+          text = length && file.read(length).to_s
+          @about = JSON.parse(text) if text && text.bytesize == length
           @start = file.pos
         end
       rescue JSON::ParserError
         raise Damaged, 'no description'
       end
 
-      # @return [Boolean] whether nothing was ever sent
-      def empty? = @about.nil? || packets.length < 2
+      # @return [Boolean] whether nothing was sent, or nothing that anybody would notice
+      def empty? = @about.nil? || packets.empty? || packets.last.arrival - packets.first.arrival < NOTICED
 
       # @return [Boolean] whether it is sound, and no picture
       def sound? = @about['t'] == 'a'
