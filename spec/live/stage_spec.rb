@@ -74,6 +74,24 @@ RSpec.describe 'Sound and picture' do
     end
   end
 
+  it 'takes a screen from whoever shares one by the class, also when it comes too early, and from nobody else' do
+    odalys, farah = %w[odalys farah].map { |who| join(who) }
+    [odalys, farah].each do |wire|
+      stage(wire, 'come')
+      wire.wait { |message| message['t'] == 'stage' && message['place'] }
+    end
+    [farah, odalys].each { |wire| stage(wire, 'share', sdp: offer('video')) }
+    sleep 0.5
+    expect([odalys, farah].flat_map(&:heard).select { |message| message['t'] == 'sharing' }).to eq([])
+    odalys.do('class.share_screen', "place/#{sitting}.main", on: true)
+    expect(odalys.wait { |message| message['t'] == 'sharing' }['sdp']).to start_with('v=0')
+    odalys.do('class.share_screen', "place/#{sitting}.main", on: false)
+    odalys.heard.clear
+    stage(odalys, 'share', sdp: offer('video'))
+    sleep 0.5
+    expect([odalys, farah].flat_map(&:heard).select { |message| message['t'] == 'sharing' }).to eq([])
+  end
+
   it 'goes where its person goes, and is one page’s at a time' do
     farah = join('farah')
     stage(farah, 'come')

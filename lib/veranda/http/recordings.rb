@@ -94,11 +94,8 @@ module Veranda
 
       # What of the main room can be heard and seen while it was recorded.
       def tracks(id, recording)
-        rows = archive.tracks.of(id).select do |track|
-          from, length = track.values_at(:began_at, :length)
-          track[:place] == Core::Sittings::Places::MAIN && recording.clock.overlaps?(from, from + length)
-        end
-        rows.map { |track| { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at] } }
+        shown = recording.tracks(archive.tracks.of(id))
+        shown.map { |track| { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at] } }
       end
 
       def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }

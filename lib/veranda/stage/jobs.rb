@@ -13,6 +13,7 @@ module Veranda
       def initialize(tell)
         @tell = tell
         @queue = Async::Queue.new
+        @due = {}
       end
 
       # What a page asks for.
@@ -25,6 +26,18 @@ module Veranda
 
       # What is to be done whatever the page has asked for.
       def add(&job) = @queue.enqueue(job)
+
+      # What is to be done of itself: several times the same is one.
+      # @param name [Symbol]
+      def once(name)
+        return if @due[name]
+
+        @due[name] = true
+        add do
+          @due.delete(name)
+          yield
+        end
+      end
 
       # What still waits is not done any more.
       def stop

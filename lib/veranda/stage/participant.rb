@@ -23,7 +23,6 @@ module Veranda
         @voice = voice
         @jobs = Jobs.new(tell)
         @allowed = Allowed.new
-        @due = {}
         @looked_at = []
         @epoch = 0
       end
@@ -41,26 +40,27 @@ module Veranda
       # @param recorded [Boolean] whether what is said there is recorded
       def stand(sitting, place, rights, recorded: false)
         @wanted = [[sitting, place], rights, recorded]
-        once(:stand) do
+        @jobs.once(:stand) do
           before = @at
           @at, *allowed = @wanted
           @allowed.stand(*allowed)
           next if @ceded
 
           before == @at ? allow : enter
+          share
         end
       end
 
       # The page lost what it had, or wants to be the one again that its person is heard by.
       def anew
-        once(:anew) do
+        @jobs.once(:anew) do
           @ceded = false
           enter
         end
       end
 
       # The media server is back.
-      def back = once(:anew) { @ceded ? state : enter }
+      def back = @jobs.once(:anew) { @ceded ? state : enter }
 
       # @param sdp [String] an offer
       def publish(sdp)
@@ -73,10 +73,9 @@ module Veranda
       # @param sdp [String] an offer of their screen
       def publish_screen(sdp)
         work do
-          next unless @visit && @allowed.rights[:screen]
-
-          @allowed.screen(@visit.share)
-          @page.shares(@epoch, Offer.placed!(@visit.screen.begin(sdp), @reach[:address]))
+          # What allows it may be on its way still: the command and the offer do not come by the same door.
+          @offered = sdp
+          share
         end
       end
 
@@ -135,22 +134,19 @@ module Veranda
         end
       end
 
-      # What is to be done of itself: several times the same is one.
-      def once(name)
-        return if @due[name]
-
-        @due[name] = true
-        @jobs.add do
-          @due.delete(name)
-          yield
-        end
-      end
-
       # What cannot be stopped must not go on: then all of it ends, and begins anew.
       def allow
         @allowed.apply(@visit) if @visit&.sending
       rescue Link::Away, Link::Refused
         enter
+      end
+
+      def share
+        return unless @offered && @visit&.sending && @allowed.rights[:screen]
+
+        sdp, @offered = @offered, nil
+        @allowed.screen(@visit.share)
+        @page.shares(@epoch, Offer.placed!(@visit.screen.begin(sdp), @reach[:address]))
       end
 
       def enter(tries = TRIES)
@@ -200,18 +196,18 @@ module Veranda
         talks = data[:videoroom] == 'talking'
         @voice.call(@at.last, talks) if data[:id] == @person
         # Whoever speaks is seen.
-        once(:watch) { watch } if talks
+        @jobs.once(:watch) { watch } if talks
       end
 
       # The same person has come in by another page.
       def taken_over
         @ceded = true
-        once(:leave) { leave }
+        @jobs.once(:leave) { leave }
         @page.taken_over(up: @link.up?, epoch: @epoch)
       end
 
       def changed
-        once(:change) do
+        @jobs.once(:change) do
           state
           watch
         end

@@ -56,6 +56,16 @@ module Veranda
                     kind: entry.kind, body: body }
         end
 
+        # Sounds and pictures of the main room, of which any moment can be seen.
+        # @param tracks [Array<Hash>] `{ place:, began_at:, length: }`, ms
+        # @return [Array<Hash>] those that are part of the recording
+        def tracks(tracks)
+          tracks.select do |track|
+            from, length = track.values_at(:began_at, :length)
+            track[:place] == Sittings::Places::MAIN && clock.overlaps?(from, from + length)
+          end
+        end
+
         # @param posts [Array<Hash>]
         # @return [Array<Hash>] those that are part of the recording
         def posts(posts, deleted:)
