@@ -48,7 +48,7 @@ RSpec.describe 'Sound and picture' do
     [['dance', {}], ['send', {}], ['send', { sdp: 'x' * 60_000 }], ['send', { sdp: offer('audio', 'audio') }], ['send', { sdp: "v=0\r\nm=audio" }],
      ['send', { sdp: 7 }], ['answer', { sdp: "v=0\r\n\u0000" }], ['candidate', { side: 'nowhere', with: {} }], ['candidate', { side: 'sending', with: 7 }],
      ['candidate', { side: 'sending', with: { candidate: { a: 1 } } }], ['switch', { switch: 'heart', on: true }],
-     ['look_at', { people: ['a'] * 9 }], ['look_at', { people: [{}] }]].each do |act, more|
+     ['look_at', { people: ['a'] * 9 }], ['look_at', { people: [{}] }], ['overhear', { place: '../main' }], ['overhear', { place: {} }]].each do |act, more|
       expect(refused(farah, act, **more)).to satisfy("for #{act} #{more.inspect[0, 60]}") { |code| %w[bad_input too_large stage_refused].include?(code) }
       farah.heard.clear
     end
@@ -90,6 +90,32 @@ RSpec.describe 'Sound and picture' do
     stage(odalys, 'share', sdp: offer('video'))
     sleep 0.5
     expect([odalys, farah].flat_map(&:heard).select { |message| message['t'] == 'sharing' }).to eq([])
+  end
+
+  it 'has nobody hear a room that they are not in, but for those who teach, where its plan opens its doors' do
+    odalys, farah, jonas = %w[odalys farah jonas].map { |who| join(who) }
+    [odalys, farah].each do |wire|
+      stage(wire, 'come')
+      wire.wait { |message| message['t'] == 'stage' && message['place'] }
+    end
+    closed, open = [false, true].map do |doors|
+      rooms = VisitorClient.new(server, as: 'odalys')
+      path = "/api/classes/#{sitting}/rooms"
+      id = rooms.post(path, { plan: { by: 'rooms', number: 1, open_doors: doors }, name: 'Drill', step: 'one' }).body['activity']
+      expect(rooms.post("#{path}/#{id}/open").status).to eq(200)
+      place = ARCHIVE.log.state("sitting/#{sitting}").first.places.last[:id]
+      sleep 0.5
+      [odalys, farah].each { |wire| wire.heard.clear && stage(wire, 'overhear', place: place) }
+      sleep 1
+      heard = [odalys, farah].map { |wire| wire.heard.select { |message| message['t'] == 'stage' }.any? { |message| message['hears'] } }
+      perform('odalys', 'rooms.time', "staff/#{sitting}", activity: id, rooms: [place], left: 0, grace: 0)
+      jonas.wait(10) { |message| message['kind'] == 'placed' && message.dig('body', 'place') == 'main' }
+      jonas.heard.clear
+      heard
+    end
+    expect([closed, open]).to eq([[false, false], [true, false]])
+    # It has closed meanwhile.
+    expect(odalys.wait { |message| message['t'] == 'stage' && message['hears'].nil? }).to include('place' => 'main')
   end
 
   it 'goes where its person goes, and is one page’s at a time' do

@@ -16,10 +16,10 @@ module Veranda
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::Mute, Sittings::Invite, Sittings::AnswerInvitation,
         Sittings::ShareScreen, Sittings::PauseScreen, Sittings::PutOnClip,
         Sittings::SetClip, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
-        Sittings::FireCue, Sittings::StopTimer, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
+        Sittings::FireCue, Sittings::StopTimer, Sittings::Spoke, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
-        Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
+        Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::Address, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
         Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Polls::SealPoll,
         Polls::ClearRound, Polls::PutAwayPoll, Polls::GroupAnswers, Polls::NameGroup, Polls::StrikeAnswer,
         Questions::Ask, Questions::Vote, Questions::CountVotes, Questions::Review, Questions::Merge, Questions::AnswerNow, Questions::Finish,
@@ -33,8 +33,8 @@ module Veranda
       # Only the server itself issues these: they say what it saw, not what someone asks for.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack,
-        Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes
+        Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Sittings::Spoke, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom,
+        Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes
       ].freeze
 
       # @param wire_name [String]

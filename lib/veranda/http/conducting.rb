@@ -15,7 +15,7 @@ module Veranda
       # evenly that is spread.
       get '/api/classes/:id/places/:place/heard' do |id, place|
         sitting = conducted(id, place)
-        heard = Core::Insights::Heard.new(sitting, place, params['over'] == 'course' ? tallies_of_course(id) : tallies(sitting, place))
+        heard = Core::Insights::Heard.new(sitting, place, params['over'] == 'course' ? tallies_of_course(id) : tallies(sitting))
         json(people: heard.rows, gini: heard.gini)
       end
 
@@ -137,13 +137,16 @@ module Veranda
         sitting
       end
 
-      def tallies(sitting, place)
+      def tallies(sitting)
         names = Core::Streams::StreamName
-        copies = archive.log.state(names.staff(sitting.id)).first.copies.keys
-        boards = [*sitting.boards.map { |board| board[:id] }, *copies].map { |board| names.board(board) }
+        staff = archive.log.state(names.staff(sitting.id)).first
+        in_rooms = staff.activities.to_a.flat_map { |activity| activity[:rooms].flat_map { |room| room[:boards] } }
+        boards = [*(sitting.boards + in_rooms).map { |board| board[:id] }, *staff.copies.keys].map { |board| names.board(board) }
         # Answers with names; of others nobody knows whose they are.
         answers = archive.log.parts_of('answers', sitting.id)
-        count([names.place(sitting.id, place), names.exchange(sitting.id, place), *answers, *boards], from: sitting.opened_at || 0)
+        # Also what they did in rooms.
+        rooms = %w[place exchange].flat_map { |kind| archive.log.parts_of(kind, sitting.id) }
+        count([*rooms, *answers, *boards], from: sitting.opened_at || 0)
       end
 
       def tallies_of_course(id)

@@ -23,7 +23,9 @@ module Veranda
         'place.screen_on' => %i[review_rights], 'place.screen_off' => %i[review_rights],
         'place.muted' => %i[mute],
         'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
-        'sitting.rooms_closed' => %i[review_staff], 'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
+        'sitting.rooms_closed' => %i[review_staff],
+        'sitting.addressed' => %i[review_rights], 'sitting.address_over' => %i[review_rights],
+        'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
 
       # Those that take streams from somebody.

@@ -31,8 +31,24 @@ module Veranda
         place unless place == Core::Sittings::Places::WAITING
       end
 
-      # @return [Boolean] whether what is said where somebody is, is recorded: in the main room
-      def recorded?(peer, sitting) = sitting.recording? && place_in(peer, sitting) == Core::Sittings::Places::MAIN
+      # @return [Boolean] whether what is said where somebody is, is recorded: in the main room, and in rooms that are planned so
+      def recorded?(peer, sitting, performer)
+        place = place_in(peer, sitting) or return false
+        sitting.recording? && (place == Core::Sittings::Places::MAIN || room_of(sitting, place, performer)[:recorded]) ? true : false
+      end
+
+      # @return [Hash, nil] what of somebody goes to all rooms, see {Stage::Standing}
+      def address(peer, sitting)
+        return unless sitting.address&.fetch(:person) == peer.person.id
+
+        { **sitting.address.slice(:voice, :screen), rooms: rooms(sitting) }
+      end
+
+      # @return [Array<String>] rooms that somebody may hear without being in them: staff those whose plan opens their doors
+      def hears(peer, sitting, performer)
+        place = place_in(peer, sitting) or return []
+        peer.person.staff? ? (rooms(sitting) - [place]).select { |room| room_of(sitting, room, performer)[:read] } : []
+      end
 
       # @return [Boolean] whether it is somebody's screen that is shared where they are
       def shares?(peer, sitting, performer)
@@ -41,6 +57,9 @@ module Veranda
       end
 
       private
+
+      def rooms(sitting) = sitting.places.select { |place| place[:activity] }.map { |place| place[:id] }
+      def room_of(sitting, place, performer) = performer.copy(names.place(sitting.id, place)).state.room || {}
 
       def names = Core::Streams::StreamName
 

@@ -27,6 +27,10 @@ module Veranda
       attr_accessor :recorded
       # @return [Boolean] whether it is their screen that is shared there
       attr_accessor :shares
+      # @return [Hash, nil] what of their sound and picture goes to other places, see {Stage::Standing}
+      attr_accessor :address
+      # @return [Array<String>] ids of places that they may hear without being there
+      attr_accessor :hears
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -42,6 +46,7 @@ module Veranda
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
         @rights = {}
         @following = []
+        @hears = []
         @recorded = @shares = false
         heard
       end

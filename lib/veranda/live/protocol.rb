@@ -50,6 +50,7 @@ module Veranda
           optional(:with).value(:hash)
           optional(:switch).value(:string, included_in?: Stage::Sending::SWITCHES.map(&:to_s))
           optional(:on).value(:bool)
+          optional(:place).value(Core::Types::ID)
           optional(:people).value(:array, max_size?: Stage::Feeds::MOST_PICTURES).each(Core::Types::ID)
         end,
         'ping' => Core::Contract.define { required(:t).filled(:string) },

@@ -124,11 +124,13 @@ module Veranda
 
       def stand(peer, sitting, performer)
         peer.place = @allowances.place_in(peer, sitting)
-        peer.recorded = @allowances.recorded?(peer, sitting)
+        peer.recorded = @allowances.recorded?(peer, sitting, performer)
         peer.shares = @allowances.shares?(peer, sitting, performer)
+        peer.address = @allowances.address(peer, sitting)
+        peer.hears = @allowances.hears(peer, sitting, performer)
       end
 
-      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.rights]
+      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.address, peer.hears, peer.rights]
 
       def facts(peer, performer)
         names = Core::Streams::StreamName

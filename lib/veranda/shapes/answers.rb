@@ -68,7 +68,7 @@ module Veranda
                            about: '`recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: ' \
                                   'whether there are sound and picture.'),
         HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER,
-                           answers: INTEGER, hands: INTEGER, floors: INTEGER, signals: INTEGER },
+                           answers: INTEGER, hands: INTEGER, floors: INTEGER, signals: INTEGER, speeches: INTEGER, spoken: INTEGER },
                          about: 'What one student did in a class so far; `spells` are half minutes in which they did anything.'),
         SurveyRow: object({ person: STRING, rights: object(Core::Rights::RIGHTS.keys.to_h { |right| [right, DECIDED] }) },
                           about: 'What one student may do in a place, and what decides it.')

@@ -42,7 +42,9 @@ module Veranda
         rooms_closed: either(object({ activity: STRING, rooms: list(STRING) }),
                              object({ activity: STRING, rooms: list(object({ id: STRING, sat: list(STRING) })) })),
         handed_out: object({ board: STRING }),
-        gathered_in: object({ board: STRING })
+        gathered_in: object({ board: STRING }),
+        addressed: object({ name: STRING, voice: BOOLEAN, screen: BOOLEAN }),
+        address_over: object({})
       }.freeze
 
       STAFF = {
@@ -87,6 +89,7 @@ module Veranda
         clip_on: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER }),
         clip_set: object({ playing: BOOLEAN, at: INTEGER, speed: NUMBER, loop: maybe(pair(INTEGER)) }),
         clip_off: object({}),
+        spoke: object({ ms: INTEGER }),
         signalled: object({ signal: Views::SIGNAL }),
         signal_off: PEOPLE,
         signals_cleared: object({}),

@@ -27,7 +27,8 @@ module Veranda
       DEALT = { id: STRING, name: STRING, step: maybe(STRING), plan: shape(:GroupPlan), seed: INTEGER, again: INTEGER, bound: INTEGER,
                 says: list(STRING) }.freeze
       ROOM = { activity: STRING, name: STRING, title: STRING, boards: list(shape(:SittingBoard)), words: STRING, ends_at: maybe(MOMENT),
-               grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN, quiet: BOOLEAN, leaders: list(STRING) }.freeze
+               grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN, quiet: BOOLEAN, recorded: BOOLEAN,
+               leaders: list(STRING) }.freeze
 
       LEADS = one_of(Core::Lessons::LessonContract::LEADS)
       SIGN = one_of(Core::Exchange::React::SIGNS)
@@ -43,10 +44,12 @@ module Veranda
 
         SittingView: object({ **PLAN, status: one_of('planned', 'open', 'ended'), opened_at: maybe(MOMENT), ended_at: maybe(MOMENT),
                                       moves: list(object({ step: STRING, at: MOMENT })), handed: list(STRING),
-                                      activities: list(shape(:ActivityRow)),
+                                      activities: list(shape(:ActivityRow)), address: maybe(shape(:Address)),
                                       stretches: list(object({ from: MOMENT, to: maybe(MOMENT) })), seats: list(shape(:Seat)) },
                             about: 'What concerns the whole class and everyone who was let in may know; `handed` are boards of which ' \
                                    'everyone has a copy of their own.'),
+        Address: object({ person: STRING, name: STRING, voice: BOOLEAN, screen: BOOLEAN, since: MOMENT },
+                        about: 'Who is heard, or shows a screen, in every room.'),
         ActivityRow: object({ id: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, named: BOOLEAN, rooms: list(shape(:Author)),
                               opened_at: MOMENT, closed_at: maybe(MOMENT) },
                             about: 'One holding of a group plan, as everyone may know it.'),

@@ -12,11 +12,11 @@ module Veranda
         @on = {}
       end
 
-      # @param rights [Hash{Symbol => Boolean}] those of the class, and `:screen`
-      # @param recorded [Boolean]
-      def stand(rights, recorded)
-        @rights = rights
-        @recorded = recorded
+      # @param standing [Standing]
+      def stand(standing)
+        @rights = rights = standing.rights
+        @recorded = standing.recorded
+        @address = standing.address || {}
         @on = @on.select { |switch, _| rights[Sending.right_of(switch)] }
       end
 
@@ -33,6 +33,7 @@ module Veranda
         visit.sending.allow(@rights)
         Sending::SWITCHES.each { |switch| visit.sending.switch(switch, @on[switch] || false) }
         visit.sending.record(@recorded)
+        visit.sending.carry(places_of(:voice))
         @rights[:screen] ? screen(visit.screen) : visit.unshare
       end
 
@@ -40,7 +41,12 @@ module Veranda
       def screen(sending)
         sending&.allow(@rights)
         sending&.record(@recorded)
+        sending&.carry(places_of(:screen))
       end
+
+      private
+
+      def places_of(what) = @address[what] ? @address[:rooms] : []
     end
   end
 end

@@ -14,7 +14,17 @@ module Veranda
         @people = {}
         @talked = []
         @talk = {}
+        @ears = []
       end
+
+      # @param facts [Hash] `{ publishers:, attendees: }` as told on coming in
+      def begin_with(facts)
+        add(facts[:publishers] || [])
+        (facts[:attendees] || []).each { |row| comes(row[:id]) }
+      end
+
+      # @return [Array<String>] who hears what is said here without being here
+      def heard_by = @ears.map { |name| Ear.person(name) }
 
       # @param publishers [Array<Hash>] as told on coming in, or when somebody begins
       def add(publishers)
@@ -35,6 +45,7 @@ module Veranda
           return :talk
         in { videoroom: 'destroyed' } then return :over
         in { videoroom: 'event', publishers: [_, *] => publishers } then add(publishers)
+        in { videoroom: 'event', joining: { id: name } } then comes(name) or return
         in { videoroom: 'event', moderation: kind, id: person, mid: mid } then moderated(person, mid, kind == 'muted')
         in { videoroom: 'event' } then remove(data.values_at(:unpublished, :leaving, :kicked).compact.first) or return
         else return
@@ -72,8 +83,18 @@ module Veranda
       def remove(person)
         return false unless person
 
+        return true if @ears.delete(person)
+
         talking(person, false)
         !@people.delete(person).nil?
+      end
+
+      # @return [Boolean] whether it is somebody of whom the others should know
+      def comes(name)
+        return false unless Ear.ear?(name)
+
+        @ears |= [name]
+        true
       end
 
       def moderated(person, mid, muted)

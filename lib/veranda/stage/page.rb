@@ -14,15 +14,17 @@ module Veranda
 
       # How things stand, unless that is what it was told last.
       # @param feeds [Feeds, nil] of the room that its person is in
-      def stands(up:, epoch:, place:, feeds:)
-        told = { up: up, epoch: epoch, place: feeds && place, people: feeds ? feeds.to_a : [] }
+      # @param hears [String, nil] id of another place that they hear
+      def stands(up:, epoch:, place:, feeds:, hears: nil)
+        told = { up: up, epoch: epoch, place: feeds && place, people: feeds ? feeds.to_a : [],
+                 heard_by: feeds ? feeds.heard_by : [], hears: hears }
         @tell.call(t: 'stage', **(@told = told), speaking: feeds ? feeds.speaking : []) unless told == @told
       end
 
       # Another page of the same person has what it had.
       def taken_over(up:, epoch:)
         @told = nil
-        @tell.call(t: 'stage', up: up, epoch: epoch, place: nil, people: [], speaking: [], says: TAKEN_OVER)
+        @tell.call(t: 'stage', up: up, epoch: epoch, place: nil, people: [], heard_by: [], hears: nil, speaking: [], says: TAKEN_OVER)
       end
 
       # @param sdp [String] the answer to its offer
@@ -33,6 +35,9 @@ module Veranda
 
       # @param offer [Hash] `{ sdp:, slots: }` of what it is sent
       def receives(epoch, offer) = @tell.call(t: 'watching', epoch: epoch, **offer)
+
+      # @param offer [Hash] `{ sdp:, slots: }` of what it hears of another place
+      def hears(ear, offer) = @tell.call(t: 'hearing', ear: ear, **offer)
 
       # @param by [String] name of who has done it
       def muted(by) = @tell.call(t: 'muted', by: by)

@@ -6,6 +6,7 @@ module Veranda
     # server is away nothing is lost but sound and picture, and once it is back all is as it was.
     class Participant
       include Terse
+      include Told
 
       # Tries, and s between them, to be sent something that is not there yet.
       TRIES, PAUSE = 10, 0.2
@@ -15,16 +16,18 @@ module Veranda
       # @param person [String] id
       # @param tell [#call] tells the page something
       # @param voice [#call] tells everybody whether they speak
-      def initialize(link, reach, person, tell:, voice:)
+      # @param spoke [#call] takes note of it: the place, and ms
+      def initialize(link, reach, person, tell:, voice:, spoke:)
         @link = link
         @reach = reach
         @person = person
         @page = Page.new(tell)
-        @voice = voice
+        @voice = Voice.new(person, voice, spoke)
         @jobs = Jobs.new(tell)
         @allowed = Allowed.new
-        @looked_at = []
+        @looking = Looking.new(person)
         @epoch = 0
+        @overhearing = Overhearing.new(link, person, @page, again: -> { @jobs.once(:hear) { @overhearing.go_on } })
       end
 
       # Works until it is let go of; run it in a task of its own.
@@ -34,22 +37,33 @@ module Veranda
         leave
       end
 
-      # Goes to where its person is, with what they may do there; nowhere when `place` is nil.
-      # @param sitting [String] id
-      # @param rights [Hash{Symbol => Boolean}]
-      # @param recorded [Boolean] whether what is said there is recorded
-      def stand(sitting, place, rights, recorded: false)
-        @wanted = [[sitting, place], rights, recorded]
+      # Goes to where its person is, with what they may do there.
+      # @param standing [Standing]
+      def stand(standing)
+        @wanted = standing
         @jobs.once(:stand) do
-          before = @at
-          @at, *allowed = @wanted
-          @allowed.stand(*allowed)
+          before, @at = @at, @wanted
+          @allowed.stand(@at)
+          state if @overhearing.place && @at.hears.none?(@overhearing.place) && @overhearing.stop
           next if @ceded
 
-          before == @at ? allow : enter
+          @at.same_place?(before) ? allow : enter
           share
         end
       end
+
+      # Hears another place, without being in it, if they may; or no other.
+      # @param place [String, nil] id
+      def overhear(place)
+        work do
+          @overhearing.stop
+          @overhearing.begin(room(place)) if place && @at&.hears&.include?(place)
+          state
+        end
+      end
+
+      # Call it every second or so.
+      def look_at_voice = @voice.look(feeds)
 
       # The page lost what it had, or wants to be the one again that its person is heard by.
       def anew
@@ -79,8 +93,11 @@ module Veranda
         end
       end
 
-      def answer(sdp)
+      # @param side [String] of what it was sent
+      def answer(side, sdp)
         work do
+          next @overhearing.go_on(sdp) if side == 'hearing'
+
           @visit&.watching&.answered(sdp)
           watch
         end
@@ -108,14 +125,15 @@ module Veranda
       end
 
       # @param people [Array<String>] whose pictures they wish to see
-      def look_at(people) = look { @looked_at = people }
+      def look_at(people) = look { @looking.people = people }
 
       # @param on [Boolean] whether they are sent no pictures, as on a weak connection
-      def sound_only(on) = look { @sound_only = on }
+      def sound_only(on) = look { @looking.sound_only = on }
 
       # The media server went away, with all that it knew.
       def lost
         @visit = nil
+        @overhearing.lost
         state
       end
 
@@ -152,8 +170,7 @@ module Veranda
       def enter(tries = TRIES)
         leave
         @epoch += 1
-        sitting, place = @at
-        join(sitting, place) if place && @link.up?
+        join if @at&.place && @link.up?
         state
         watch
       rescue Link::Away, Link::Refused
@@ -165,60 +182,29 @@ module Veranda
         enter(tries - 1)
       end
 
-      def join(sitting, place)
-        @visit = Visit.new(@link, Room.new(@reach, sitting, place), @person)
+      def join
+        @visit = Visit.new(@link, room(@at.place), @person)
         @visit.come { |event| hear(event) }
+        @voice.in(@at.place)
         @allowed.apply(@visit)
       end
 
       def leave
+        @voice.over
+        @overhearing.stop
         visit, @visit = @visit, nil
         visit&.leave
       end
 
+      def room(place) = Room.new(@reach, @at.sitting, place)
       def feeds = @visit&.feeds
-      def handle(side) = @visit&.public_send(side)&.handle
+      def handle(side) = side == 'hearing' ? @overhearing.handle : @visit&.public_send(side)&.handle
 
-      # What is told of the room comes between other things that are done.
-      def hear(event)
-        data = event.dig(:plugindata, :data)
-        return unless data && feeds
-        return taken_over if data[:leaving] == 'ok'
-
-        case feeds.hear(data)
-        when :talk then talked(data)
-        when :changed then changed
-        when :over then anew
-        end
-      end
-
-      def talked(data)
-        talks = data[:videoroom] == 'talking'
-        @voice.call(@at.last, talks) if data[:id] == @person
-        # Whoever speaks is seen.
-        @jobs.once(:watch) { watch } if talks
-      end
-
-      # The same person has come in by another page.
-      def taken_over
-        @ceded = true
-        @jobs.once(:leave) { leave }
-        @page.taken_over(up: @link.up?, epoch: @epoch)
-      end
-
-      def changed
-        @jobs.once(:change) do
-          state
-          watch
-        end
-      end
-
-      def state = @page.stands(up: @link.up?, epoch: @epoch, place: @at&.last, feeds: feeds)
+      def state = @page.stands(up: @link.up?, epoch: @epoch, place: @at&.place, feeds: feeds, hears: @overhearing.place)
 
       def watch(tries = TRIES)
         watching = @visit&.watching or return
-        wanted = feeds.wanted(@looked_at, pictures: !@sound_only).reject { |name, _| Core::Recordings::ScreenName.person(name) == @person }
-        offer = watching.change(wanted) or return
+        offer = watching.change(@looking.wanted(feeds)) or return
         @page.receives(@epoch, offer)
       rescue Link::Refused
         # Somebody is not quite there yet, or not any more.

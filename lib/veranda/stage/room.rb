@@ -17,13 +17,16 @@ module Veranda
       TALKING = { audiolevel_event: true, audio_active_packets: 5, audio_level_average: 55 }.freeze
 
       # Nobody finds it by looking for rooms, watches without being in it, or has anything recorded without its secret.
-      MADE = { is_private: true, permanent: false, require_pvtid: true, lock_record: true, notify_joining: false, publishers: PUBLISHERS,
+      MADE = { is_private: true, permanent: false, require_pvtid: true, lock_record: true, notify_joining: true, publishers: PUBLISHERS,
                bitrate: BITRATE, bitrate_cap: true, fir_freq: 0, audiocodec: 'opus', videocodec: 'vp8' }.freeze
 
       NOT_THERE, THERE, TAKEN = 426, 427, 436
 
       # @return [String]
       attr_reader :name, :sitting, :place
+
+      # Where the media server passes packets to itself.
+      ITSELF = '127.0.0.1'
 
       # @param reach [Hash] `{ key:, rooms:, tracks: }`
       # @param sitting [String] id of the class
@@ -37,7 +40,7 @@ module Veranda
 
       # @param handle [Handle]
       # @param person [String] id
-      # @return [Hash] `{ private_id:, publishers: }`
+      # @return [Hash] `{ private_id:, publishers:, attendees: }`
       # @raise [Link::Away, Link::Refused]
       def join(handle, person, tries: 3)
         make(handle)
@@ -64,6 +67,47 @@ module Veranda
       # Has all that somebody sends written down from now on.
       # @param name [String, nil] that no file has yet; nil to have no more of it written
       def record(handle, name) = handle.ask('configure', record: !name.nil?, secret: secret, **{ filename: name }.compact)
+
+      # Has somebody be in it by what comes to a port, see {Carrying}.
+      # @param streams [Array<Hash>] `{ type:, mindex:, mid:, codec: }`
+      # @return [Hash] `{ ip:, port:, rtcp_port: }`
+      def receive(handle, name, streams, tries: 2)
+        make(handle)
+        handle.ask('add_remote_publisher', room: self.name, secret: secret, id: name, iface: ITSELF, streams: streams).first
+      rescue Link::Refused => e
+        raise if (tries -= 1).zero? || e.code != TAKEN
+
+        # What was left behind when a server was killed.
+        receive_no_more(handle, name)
+        kick(handle, name)
+        retry
+      end
+
+      def receive_no_more(handle, name)
+        handle.ask('remove_remote_publisher', room: self.name, secret: secret, id: name)
+        tidy(handle)
+      rescue Link::Refused
+        nil
+      end
+
+      # Has what somebody sends passed to where another room takes it.
+      # @param streams [Array<Hash>] `{ mid:, port:, ssrc:, pt: }`
+      # @return [Array<Integer>] ids by which it is ended
+      def forward(handle, name, address, streams)
+        facts, = handle.ask('rtp_forward', room: self.name, secret: secret, admin_key: @reach[:key], publisher_id: name, host: address,
+                                           streams: streams)
+        facts[:forwarders].map { |one| one[:stream_id] }
+      end
+
+      def forward_no_more(handle, name, id)
+        handle.ask('stop_rtp_forward', room: self.name, secret: secret, admin_key: @reach[:key], publisher_id: name, stream_id: id)
+      rescue Link::Refused
+        nil
+      end
+
+      # Room of another place of the same class.
+      # @param place [String] id
+      def beside(place) = Room.new(@reach, sitting, place)
 
       def kick(handle, person)
         handle.ask('kick', room: name, secret: secret, id: person)

@@ -32,6 +32,8 @@ module Veranda
         @on = {}
         @may = {}
         @taking = Taking.new(handle, room, name)
+        @carrying = Carrying.new(handle, room, name)
+        @rooms = []
       end
 
       # @return [Handle]
@@ -46,6 +48,7 @@ module Veranda
         @tracks = facts[:streams] || []
         @stopped = {}
         @taking.forget
+        @carrying.forget
         apply
         answer
       end
@@ -70,6 +73,15 @@ module Veranda
         take
       end
 
+      # @param places [Array<String>] ids of other places into which it goes too
+      def carry(places)
+        @rooms = places.map { |place| @room.beside(place) }
+        pass_on
+      end
+
+      # It is sent no more.
+      def over = @carrying.forget
+
       private
 
       def apply
@@ -82,8 +94,11 @@ module Veranda
           # Nobody asks for a whole picture by themselves.
           @handle.ask('configure', keyframe: true) if track[:type] == 'video' && !stop
         end
+        pass_on
         take
       end
+
+      def pass_on = @carrying.keep(@tracks, @rooms)
 
       # Of what goes, and only that. What cannot be recorded goes on all the same.
       def take

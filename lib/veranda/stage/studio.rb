@@ -7,8 +7,10 @@ module Veranda
       include Terse
 
       # What a page may ask for, and of which of its connections it speaks, see {Visit}.
-      ACTS = %w[come send share answer candidate switch look_at sound_only anew].freeze
-      SIDES = %w[sending watching screen].freeze
+      ACTS = %w[come send share answer candidate switch look_at sound_only overhear anew].freeze
+      SIDES = %w[sending watching screen hearing].freeze
+      # s between two looks at who has spoken.
+      LOOK_EVERY = 1
 
       # @param reach [Hash, nil] how the media server is reached; nil where there is none
       def initialize(reach)
@@ -26,6 +28,7 @@ module Veranda
         return unless @link
 
         hub.background { |task| @link.run(task) { |up| @participants.each_value { |one| up ? one.back : one.lost } } }
+        hub.background { listen_for_pauses }
       end
 
       # Somebody went to another place of a class, or may do more or less there.
@@ -35,7 +38,8 @@ module Veranda
         stream = peer.place && Core::Streams::StreamName.place(peer.sitting_id, peer.place)
         rights = (peer.rights[stream] || {}).transform_values(&:allowed?)
         rights[:screen] = peer.shares && rights[:share]
-        participant.stand(peer.sitting_id, peer.place, rights, recorded: peer.recorded)
+        participant.stand(Standing.new(sitting: peer.sitting_id, place: peer.place, rights: rights, recorded: peer.recorded,
+                                       address: peer.address, hears: peer.hears))
       end
 
       # @param peer [Live::Peer]
@@ -68,7 +72,7 @@ module Veranda
         case message[:act]
         when 'send' then participant.publish(Offer.check(message[:sdp].to_s))
         when 'share' then participant.publish_screen(Offer.check(message[:sdp].to_s))
-        when 'answer' then participant.answer(Offer.plain!(message[:sdp].to_s))
+        when 'answer' then participant.answer(message[:side], Offer.plain!(message[:sdp].to_s))
         when 'candidate' then participant.candidate(message[:side].to_s, Candidate.check(message[:with]))
         else return false
         end
@@ -82,6 +86,7 @@ module Veranda
         when 'switch' then participant.switch(message[:switch].to_s.to_sym, on)
         when 'look_at' then participant.look_at(message[:people] || [])
         when 'sound_only' then participant.sound_only(on)
+        when 'overhear' then participant.overhear(message[:place])
         when 'anew' then participant.anew
         end
       end
@@ -98,12 +103,21 @@ module Veranda
       end
 
       def begin_with(peer, gathering)
+        at = ->(place) { Core::Streams::StreamName.place(peer.sitting_id, place) }
         voice = lambda do |place, on|
-          stream = Core::Streams::StreamName.place(peer.sitting_id, place)
-          gathering.send_transient(stream, JSON.generate(t: 'voice', stream: stream, person: peer.person.id, on: on), pass_on: true)
+          gathering.send_transient(at[place], JSON.generate(t: 'voice', stream: at[place], person: peer.person.id, on: on), pass_on: true)
         end
-        Participant.new(@link, @reach, peer.person.id, tell: ->(facts) { peer.send_message(**facts) }, voice: voice).tap do |participant|
-          @hub.background { participant.run }
+        spoke = ->(place, ms) { gathering.observe('class.spoke', peer.sitting_id, peer.person, on: at[place], ms: ms) }
+        tell = ->(facts) { peer.send_message(**facts) }
+        participant = Participant.new(@link, @reach, peer.person.id, tell: tell, voice: voice, spoke: spoke)
+        @hub.background { participant.run }
+        participant
+      end
+
+      def listen_for_pauses
+        loop do
+          sleep LOOK_EVERY
+          @participants.each_value.to_a.each(&:look_at_voice)
         end
       end
     end

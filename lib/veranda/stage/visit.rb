@@ -16,7 +16,7 @@ module Veranda
 
       # @param link [Link]
       # @param room [Room]
-      # @param person [String] id
+      # @param person [String] id, or another name by which the room knows them
       def initialize(link, room, person)
         @link = link
         @room = room
@@ -31,7 +31,7 @@ module Veranda
         @link.listen(@session, &)
         @handle = Handle.attach(@link, @session)
         facts = @room.join(@handle, @person)
-        @feeds = Feeds.new.tap { |feeds| feeds.add(facts[:publishers]) }
+        @feeds = Feeds.new.tap { |feeds| feeds.begin_with(facts) }
         @sending = Sending.new(@handle, @room, @person)
         @watching = Watching.new(Handle.attach(@link, @session), @room, facts[:private_id])
         self
@@ -51,6 +51,7 @@ module Veranda
       # Their screen is shared no more, whatever their page does.
       def unshare
         screen, @screen = @screen, nil
+        screen&.over
         screen&.handle&.detach
       end
 
@@ -60,6 +61,7 @@ module Veranda
 
         @link.forget(@session)
         done { unshare }
+        done { @sending&.over }
         done { @handle.ask('leave') } && done { @room.tidy(@handle) } if @handle
         done { @link.ask(janus: 'destroy', session_id: @session) }
       end

@@ -99,11 +99,11 @@ module Veranda
       def made(room) = { **room.slice(:id, :name, :boards), people: room[:sat], shared: room[:shared] || false }
 
       def streams(sitting_id, room)
-        [names.exchange(sitting_id, room[:id]), *room[:boards].map { |board| names.board(board[:id]) }]
+        [names.exchange(sitting_id, room[:id]), names.place(sitting_id, room[:id]), *room[:boards].map { |board| names.board(board[:id]) }]
       end
 
       def moments(streams, now)
-        rows = @db[:entries].where(stream: streams, kind: %w[posted edited prop_used page_added]).where { at > now - Core::Rooms::Pulse::LATELY }
+        rows = @db[:entries].where(stream: streams, kind: %w[posted edited prop_used page_added spoke]).where { at > now - Core::Rooms::Pulse::LATELY }
         rows.reverse(:at).limit(MOST_MOMENTS).select_map(%i[stream at])
       end
 

@@ -33,7 +33,7 @@ RSpec.describe Core::Insights::Heard do
   def heard(tallies) = described_class.new(hall.state, 'main', tallies)
   let(:hall) { sitting.tap { |track| track.do(person(:oona), 'class.join') } }
   let(:tallies) do
-    { 'farah' => { spells: 4, kinds: { 'posted' => [3, 5_000], 'edited' => [40, 9_000], 'floor_lent' => [1, 2_000] } },
+    { 'farah' => { spells: 4, spoken: 8_000, kinds: { 'spoke' => [2, 7_000], 'posted' => [3, 5_000], 'edited' => [40, 9_000], 'floor_lent' => [1, 2_000] } },
       'jonas' => { spells: 1, kinds: { 'hand_raised' => [1, 1_000], 'signalled' => [2, 1_500] } },
       'odalys' => { spells: 90, kinds: { 'posted' => [90, 9_999] } } }
   end
@@ -41,8 +41,10 @@ RSpec.describe Core::Insights::Heard do
   it 'has whoever was heard least first, with what they did and when last; staff are not counted' do
     rows = heard(tallies).rows
     expect(rows.map { |row| row[:person] }).to eq(%w[oona jonas farah])
-    expect(rows.first).to eq(person: 'oona', last: nil, spells: 0, posts: 0, marks: 0, answers: 0, hands: 0, floors: 0, signals: 0)
-    expect(rows.last).to eq(person: 'farah', last: 9_000, spells: 4, posts: 3, marks: 40, answers: 0, hands: 0, floors: 1, signals: 0)
+    expect(rows.first).to eq(person: 'oona', last: nil, spells: 0, posts: 0, marks: 0, answers: 0, hands: 0, floors: 0, signals: 0,
+                             speeches: 0, spoken: 0)
+    expect(rows.last).to eq(person: 'farah', last: 9_000, spells: 4, posts: 3, marks: 40, answers: 0, hands: 0, floors: 1, signals: 0,
+                            speeches: 2, spoken: 8_000)
     expect(rows[1]).to include(last: 1_500, hands: 1, signals: 2)
   end
 

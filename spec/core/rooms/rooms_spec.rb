@@ -352,4 +352,28 @@ RSpec.describe 'Breakout rooms' do
       expect(JSON.generate(hall.world.restored(name).to_h)).to eq(whole)
     end
   end
+
+  it 'hears one who teaches in every room, from the main room and for as long as they are there and rooms are open' do
+    deal(%w[farah], %w[jonas], staff: true)
+    say = ->(who, **input) { hall.do(who, 'rooms.address', { voice: true, screen: false, **input }) }
+    expect { say.call(odalys) }.to refusing(:rooms_closed)
+    open_rooms
+    expect { say.call(farah) }.to refusing(:staff_only)
+    say.call(odalys)
+    expect(hall.state.address).to include(person: 'odalys', voice: true, screen: false)
+    expect(say.call(odalys)).to be_nil
+    expect { say.call(odalys, screen: true) }.to refusing(:no_screen)
+    hall.do(odalys, 'class.share_screen', { on: true })
+    say.call(odalys, screen: true)
+    # What is not shared any more is in no room either.
+    hall.do(odalys, 'class.share_screen', { on: false })
+    expect(hall.state.address).to include(voice: true, screen: false)
+    hall.do(odalys, 'rooms.step_in', { to: 'r1', from: 'main' })
+    expect(hall.state.address).to be_nil
+    expect { say.call(odalys) }.to refusing(:not_here)
+    hall.do(odalys, 'rooms.step_in', { to: 'main', from: 'r1' })
+    say.call(odalys)
+    close
+    expect(hall.state.address).to be_nil
+  end
 end

@@ -260,6 +260,10 @@ export interface Commands {
     id: string;
     words: string;
   };
+  'rooms.address': {
+    voice: boolean;
+    screen: boolean;
+  };
   'rooms.step_in': {
     to: string;
     from: string;

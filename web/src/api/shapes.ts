@@ -265,6 +265,22 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'addressed';
+      body: AddressedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'address_over';
+      body: AddressOverBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'waits';
       body: WaitsBody;
       seq: number;
@@ -539,6 +555,14 @@ export type Entry =
   | {
       kind: 'clip_off';
       body: ClipOffBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'spoke';
+      body: SpokeBody;
       seq: number;
       at: number;
       by: string;
@@ -1005,6 +1029,8 @@ export type Incoming =
       place: string | null;
       people: OnStage[];
       speaking: string[];
+      heard_by: string[];
+      hears: string | null;
       says?: string;
     }
   | {
@@ -1020,6 +1046,12 @@ export type Incoming =
   | {
       t: 'watching';
       epoch: number;
+      sdp: string;
+      slots: StageSlot[];
+    }
+  | {
+      t: 'hearing';
+      ear: number;
       sdp: string;
       slots: StageSlot[];
     }
@@ -1085,6 +1117,7 @@ export interface Shapes {
   BoardView: BoardView;
   UndoCount: UndoCount;
   SittingView: SittingView;
+  Address: Address;
   ActivityRow: ActivityRow;
   Seat: Seat;
   SittingStep: SittingStep;
@@ -1147,6 +1180,8 @@ export interface Shapes {
   RoomsClosedBody: RoomsClosedBody;
   HandedOutBody: HandedOutBody;
   GatheredInBody: GatheredInBody;
+  AddressedBody: AddressedBody;
+  AddressOverBody: AddressOverBody;
   WaitsBody: WaitsBody;
   RemovedBody: RemovedBody;
   LetBackBody: LetBackBody;
@@ -1182,6 +1217,7 @@ export interface Shapes {
   ClipOnBody: ClipOnBody;
   ClipSetBody: ClipSetBody;
   ClipOffBody: ClipOffBody;
+  SpokeBody: SpokeBody;
   SignalledBody: SignalledBody;
   SignalOffBody: SignalOffBody;
   SignalsClearedBody: SignalsClearedBody;
@@ -1755,6 +1791,7 @@ export interface SittingView {
   }[];
   handed: string[];
   activities: ActivityRow[];
+  address: Address | null;
   stretches: {
     from: number;
     to: number | null;
@@ -1787,6 +1824,16 @@ export interface ActivityRow {
   rooms: Author[];
   opened_at: number;
   closed_at: number | null;
+}
+/**
+ * Who is heard, or shows a screen, in every room.
+ */
+export interface Address {
+  person: string;
+  name: string;
+  voice: boolean;
+  screen: boolean;
+  since: number;
 }
 /**
  * One person's place in a class.
@@ -1885,6 +1932,7 @@ export interface Cue {
     staff?: boolean;
     unannounced?: boolean;
     open_doors?: boolean;
+    recorded?: boolean;
   };
   question?: {
     kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
@@ -2107,6 +2155,7 @@ export interface GroupPlan {
   staff?: boolean;
   unannounced?: boolean;
   open_doors?: boolean;
+  recorded?: boolean;
 }
 /**
  * `people` are assigned to it, `sat` those who were there.
@@ -2198,6 +2247,7 @@ export interface RoomHere {
   free: boolean;
   read: boolean;
   quiet: boolean;
+  recorded: boolean;
   leaders: string[];
   opened_at: number;
   closed: boolean;
@@ -2421,6 +2471,12 @@ export interface HandedOutBody {
 export interface GatheredInBody {
   board: string;
 }
+export interface AddressedBody {
+  name: string;
+  voice: boolean;
+  screen: boolean;
+}
+export interface AddressOverBody {}
 export interface WaitsBody {
   id: string;
   name: string;
@@ -2578,6 +2634,9 @@ export interface ClipSetBody {
   loop: [number, number] | null;
 }
 export interface ClipOffBody {}
+export interface SpokeBody {
+  ms: number;
+}
 export interface SignalledBody {
   signal: 'done' | 'yes' | 'no' | 'slower' | 'faster' | 'back_soon' | 'clap';
 }
@@ -2608,6 +2667,7 @@ export interface RoomOpenedBody {
   free: boolean;
   read: boolean;
   quiet: boolean;
+  recorded: boolean;
   leaders: string[];
 }
 export interface RoomGivenBody {
@@ -3137,6 +3197,8 @@ export interface HeardRow {
   hands: number;
   floors: number;
   signals: number;
+  speeches: number;
+  spoken: number;
 }
 /**
  * What one student may do in a place, and what decides it.

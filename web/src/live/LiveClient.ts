@@ -39,7 +39,7 @@ const CLOCKS = 12;
 /** What is said of sound and picture, or begins it. */
 type StageMessage = Extract<
   Incoming,
-  { t: 'welcome' | 'stage' | 'sending' | 'sharing' | 'watching' | 'voice' | 'muted' }
+  { t: 'welcome' | 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'voice' | 'muted' }
 >;
 
 /**
@@ -230,6 +230,7 @@ export class LiveClient {
       case 'sending':
       case 'sharing':
       case 'watching':
+      case 'hearing':
       case 'voice':
       case 'muted':
         return this.stages.forEach((heard) => heard(message));

@@ -60,12 +60,17 @@ function nameRoom(state: SittingState, { activity, room, name }: { activity: str
   };
 }
 
+/** Whoever speaks to all rooms does so from the main room. */
+const withoutAddress = (state: SittingState, gone: string[]): SittingState =>
+  state.address && gone.includes(state.address.person) ? { ...state, address: null } : state;
+
 function closeRooms(state: SittingState, activity: string, rooms: string[], at: number): SittingState {
   const places = state.places.filter(({ id }) => !rooms.includes(id));
   const over = !places.some((place) => place.activity === activity);
   return {
     ...state,
     places,
+    address: over ? null : state.address,
     activities: over
       ? state.activities.map((one) => (one.id === activity ? { ...one, closed_at: at } : one))
       : state.activities,
@@ -84,20 +89,30 @@ export const sittingFold: Fold<SittingState> = {
       case 'opened':
         return { ...state, status: 'open', opened_at: at };
       case 'ended':
-        return record({ ...state, status: 'ended', ended_at: at }, false, at);
+        return record({ ...state, status: 'ended', ended_at: at, address: null }, false, at);
       case 'joined':
         return body.people.reduce(
           (so_far, person) => seat(so_far, { ...person, place: body.place, presence: 'here', since: at }),
           state,
         );
       case 'seated':
-        return body.people.reduce((so_far, id) => withSeat(so_far, id, { place: body.place }), state);
+        return withoutAddress(
+          body.people.reduce((so_far, id) => withSeat(so_far, id, { place: body.place }), state),
+          body.people,
+        );
       case 'out':
-        return body.people.reduce((so_far, id) => withSeat(so_far, id, { presence: 'out', since: at }), state);
+        return withoutAddress(
+          body.people.reduce((so_far, id) => withSeat(so_far, id, { presence: 'out', since: at }), state),
+          body.people,
+        );
       case 'dropped':
-        return withSeat(state, by, { presence: 'dropped', since: at });
+        return withoutAddress(withSeat(state, by, { presence: 'dropped', since: at }), [by]);
       case 'left':
-        return withSeat(state, by, { presence: 'left', since: at });
+        return withoutAddress(withSeat(state, by, { presence: 'left', since: at }), [by]);
+      case 'addressed':
+        return { ...state, address: { ...body, person: by, since: at } };
+      case 'address_over':
+        return { ...state, address: null };
       case 'moved':
         return { ...state, moves: [...state.moves, { step: body.step, at }] };
       case 'handed_out':

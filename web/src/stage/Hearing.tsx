@@ -14,7 +14,11 @@ export function Hearing() {
     presses.forEach((press) => document.addEventListener(press, pressed));
     return () => presses.forEach((press) => document.removeEventListener(press, pressed));
   }, [held, stage]);
-  return [...(state?.tracks ?? [])].map(([person, { audio }]) => audio && <Voice key={person} sound={audio} />);
+  return (['tracks', 'overheard'] as const).flatMap((where) =>
+    [...(state?.[where] ?? [])].map(
+      ([person, { audio }]) => audio && <Voice key={`${where} ${person}`} sound={audio} />,
+    ),
+  );
 }
 
 function Voice({ sound }: { sound: MediaStream }) {

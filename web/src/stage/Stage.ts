@@ -4,7 +4,10 @@ import { goneWords, open, troubleWith, type AnyDevice, type Device } from './dev
 import type { Shared } from './screen';
 import type { Made } from './simulated';
 
-type Told = Extract<Incoming, { t: 'stage' | 'sending' | 'sharing' | 'watching' | 'voice' | 'muted' | 'welcome' }>;
+type Told = Extract<
+  Incoming,
+  { t: 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'voice' | 'muted' | 'welcome' }
+>;
 
 /** What somebody sends, as it arrives here. */
 export interface Tracks {
@@ -21,6 +24,12 @@ export interface StageState {
   /** Who speaks just now. */
   speaking: ReadonlySet<string>;
   tracks: ReadonlyMap<string, Tracks>;
+  /** Who hears what is said here without being here. */
+  heardBy: string[];
+  /** Another place that one hears. */
+  hears: string | null;
+  /** What is heard of it. */
+  overheard: ReadonlyMap<string, Tracks>;
   /** What one sends oneself; a switch that was pressed is `wanted` until the device is there. */
   microphone: 'off' | 'wanted' | 'on';
   camera: 'off' | 'wanted' | 'on';
@@ -47,6 +56,9 @@ const NOTHING: StageState = {
   people: [],
   speaking: new Set(),
   tracks: new Map(),
+  heardBy: [],
+  hears: null,
+  overheard: new Map(),
   microphone: 'off',
   camera: 'off',
   screen: null,
@@ -68,6 +80,22 @@ const WARM = 15_000;
 /** ms until a connection that broke is made anew. */
 const AGAIN = 1_000;
 
+/** One's connections: what one sends, what one is sent, one's screen, and another place that one hears. */
+type Side = 'sending' | 'watching' | 'screen' | 'hearing';
+
+/** @returns which of what arrives is whose */
+function sorted(connection: RTCPeerConnection, slots: StageSlot[], before: ReadonlyMap<string, Tracks>) {
+  const tracks = new Map<string, Tracks>();
+  for (const { mid, person, kind } of slots) {
+    const track = connection.getTransceivers().find((one) => one.mid === mid)?.receiver.track;
+    if (!track) continue;
+    const known = before.get(person)?.[kind];
+    const stream = known?.getTracks()[0] === track ? known : new MediaStream([track]);
+    tracks.set(person, { ...tracks.get(person), [kind]: stream });
+  }
+  return tracks;
+}
+
 /**
  * Sound and picture of one page: one connection by which it sends, one by which it is sent all else. What it may send is decided by the
  * server, which stops the rest; here it is only asked for. Whatever breaks is made anew.
@@ -80,8 +108,8 @@ export class Stage {
   private sending: RTCPeerConnection | null = null;
   private watching: RTCPeerConnection | null = null;
   private sharing: RTCPeerConnection | null = null;
+  private ear: { number: number; connection: RTCPeerConnection } | null = null;
   private shared: Shared | null = null;
-  private slots: StageSlot[] = [];
   private made: Partial<Record<Device, Made>> = {};
   private warm: { made: Made; timer: ReturnType<typeof setTimeout> } | null = null;
   private off: () => void;
@@ -185,6 +213,12 @@ export class Stage {
     this.live.sayStage({ act: 'sound_only', on });
   }
 
+  /** Hears another place without going there, or none. Those inside are told. */
+  overhear(place: string | null) {
+    this.dropEar();
+    this.live.sayStage({ act: 'overhear', ...(place && { place }) });
+  }
+
   /** Another device was chosen: what is on goes on with that one. */
   async change(device: AnyDevice) {
     if (device === 'speaker') return this.tell({ speaker: this.state.speaker + 1 });
@@ -254,6 +288,8 @@ export class Stage {
       case 'watching':
         if (message.epoch === this.epoch) void this.watch(message.sdp, message.slots).catch(this.passed);
         return;
+      case 'hearing':
+        return void this.listen(message).catch(this.passed);
       case 'voice':
         return this.speaks(message.person, message.on);
       case 'muted':
@@ -262,7 +298,7 @@ export class Stage {
     }
   }
 
-  private learn({ up, epoch, place, people, speaking, says }: Extract<Told, { t: 'stage' }>) {
+  private learn({ up, epoch, place, people, speaking, heard_by, hears, says }: Extract<Told, { t: 'stage' }>) {
     const anew = epoch !== this.epoch;
     if (anew || !up || !place) this.drop();
     // Another window has taken over, and its devices with it.
@@ -270,7 +306,8 @@ export class Stage {
       (['microphone', 'camera'] as const).forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
     this.epoch = epoch;
     if (says && !place) this.unshare();
-    this.tell({ up, place, people, speaking: new Set(speaking), says: says ?? null });
+    if (!hears) this.dropEar();
+    this.tell({ up, place, people, speaking: new Set(speaking), heardBy: heard_by, hears, says: says ?? null });
     // Somebody took what one had: it is seen, and one begins anew.
     if (anew && place && (this.made.microphone || this.made.camera)) void this.send().catch(this.passed);
     if (anew && place && this.shared) void this.sendScreen().catch(this.passed);
@@ -322,33 +359,37 @@ export class Stage {
 
   private async watch(sdp: string, slots: StageSlot[]) {
     const connection = (this.watching ??= this.connection('watching', () => this.live.sayStage({ act: 'anew' })));
-    this.slots = slots;
+    if (!(await this.answer(connection, sdp, () => connection === this.watching))) return;
+    this.live.sayStage({ act: 'answer', sdp: connection.localDescription!.sdp });
+    this.tell({ tracks: sorted(connection, slots, this.state.tracks) });
+  }
+
+  private async listen({ ear: number, sdp, slots }: Extract<Told, { t: 'hearing' }>) {
+    if (this.ear?.number !== number) {
+      this.dropEar();
+      this.ear = { number, connection: this.connection('hearing', () => this.overhear(this.state.hears)) };
+    }
+    const { connection } = this.ear!;
+    if (!(await this.answer(connection, sdp, () => connection === this.ear?.connection))) return;
+    this.live.sayStage({ act: 'answer', side: 'hearing', sdp: connection.localDescription!.sdp });
+    this.tell({ overheard: sorted(connection, slots, this.state.overheard) });
+  }
+
+  /** @returns whether it still counts once it is there */
+  private async answer(connection: RTCPeerConnection, sdp: string, counts: () => boolean): Promise<boolean> {
     await connection.setRemoteDescription({ type: 'offer', sdp });
     await connection.setLocalDescription();
-    if (connection !== this.watching) return;
-    this.live.sayStage({ act: 'answer', sdp: connection.localDescription!.sdp });
-    this.sort(connection);
+    return counts();
   }
 
-  /** Which of what arrives is whose. */
-  private sort(connection: RTCPeerConnection) {
-    const tracks = new Map<string, Tracks>();
-    for (const { mid, person, kind } of this.slots) {
-      const track = connection.getTransceivers().find((one) => one.mid === mid)?.receiver.track;
-      if (!track) continue;
-      const before = this.state.tracks.get(person)?.[kind];
-      const stream = before?.getTracks()[0] === track ? before : new MediaStream([track]);
-      tracks.set(person, { ...tracks.get(person), [kind]: stream });
-    }
-    this.tell({ tracks });
-  }
-
-  private connection(side: 'sending' | 'watching' | 'screen', anew: () => void) {
+  private connection(side: Side, anew: () => void) {
     const connection = new RTCPeerConnection();
     connection.onicecandidate = ({ candidate }) =>
       this.live.sayStage({ act: 'candidate', side, with: candidate?.toJSON() ?? {} });
     connection.onconnectionstatechange = () => {
-      const now = () => connection === { sending: this.sending, watching: this.watching, screen: this.sharing }[side];
+      const now = () =>
+        connection ===
+        { sending: this.sending, watching: this.watching, screen: this.sharing, hearing: this.ear?.connection }[side];
       if (connection.connectionState !== 'failed' || !now()) return;
       setTimeout(() => now() && anew(), AGAIN);
     };
@@ -360,8 +401,14 @@ export class Stage {
     this.watching?.close();
     this.sharing?.close();
     this.sending = this.watching = this.sharing = null;
-    this.slots = [];
     this.tell({ tracks: new Map() });
+    this.dropEar();
+  }
+
+  private dropEar() {
+    this.ear?.connection.close();
+    this.ear = null;
+    if (this.state.overheard.size > 0) this.tell({ overheard: new Map() });
   }
 
   private tell(facts: Partial<StageState>) {

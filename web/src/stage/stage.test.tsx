@@ -48,6 +48,8 @@ const told: Extract<Incoming, { t: 'stage' }> = {
   epoch: 1,
   place: 'main',
   people: [],
+  heard_by: [],
+  hears: null,
   speaking: [],
 };
 const slots: StageSlot[] = [{ mid: '0', person: 'farah', kind: 'audio' }];

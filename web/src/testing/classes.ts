@@ -50,6 +50,7 @@ export const sitting = (more: Partial<SittingView> = {}): SittingView => ({
   stretches: [],
   handed: [],
   activities: [],
+  address: null,
   seats: SEATS,
   ...more,
 });

@@ -39,7 +39,7 @@ module Veranda
 
         # Kinds of entries that tell who came and went, and those that only count while they are seen or heard.
         PRESENCE = %w[joined seated out dropped left].freeze
-        PASSING = %w[pointed posted].freeze
+        PASSING = %w[pointed posted spoke].freeze
 
         # What may be shown of an entry, placed in recording time. What changed while nothing was recorded is shown when the
         # recording goes on; what was only said or pointed at is not.

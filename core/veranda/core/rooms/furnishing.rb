@@ -27,6 +27,7 @@ module Veranda
           { activity: activity[:id], name: room[:name], title: activity[:name], boards: boards, words: plan[:words] || '',
             ends_at: ends_at, grace: plan[:grace] || GroupPlan::GRACE, warnings: GroupPlan.warnings(plan),
             free: free?(plan), read: plan[:open_doors] || false, quiet: plan[:unannounced] || false,
+            recorded: plan[:recorded] || false,
             leaders: GroupPlan.leaders(plan) }
         end
       end

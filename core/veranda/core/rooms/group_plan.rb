@@ -19,7 +19,7 @@ module Veranda
       # - `rules`: house rules in rooms, where other than that all is allowed
       # - `staff`: whether those who teach are dealt too
       # - `unannounced`: whether nobody in a room is told when staff step in; `open_doors`: whether they are read without being entered,
-      #   which those inside are told
+      #   which those inside are told, and heard where there is sound; `recorded`: whether sound and picture are recorded there too
       module GroupPlan
         WAYS = %w[deal hand choice].freeze
         # Before the end, in seconds, besides the one when a fifth of the time is left.
@@ -53,6 +53,7 @@ module Veranda
           optional(:staff).value(:bool)
           optional(:unannounced).value(:bool)
           optional(:open_doors).value(:bool)
+          optional(:recorded).value(:bool)
         end
 
         module_function

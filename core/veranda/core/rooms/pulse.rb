@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Rooms
-      # How each room comes along, judged against the others: a room is *still* when nothing was drawn or written in it for {STILL}, while
-      # the others do something in half that time or less, by their median.
+      # How each room comes along, judged against the others: a room is *still* when nothing was drawn, written or said in it for {STILL},
+      # while the others do something in half that time or less, by their median.
       module Pulse
         # ms
         STILL = 120_000

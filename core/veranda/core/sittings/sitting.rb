@@ -8,7 +8,7 @@ module Veranda
       # and who waits are in {StaffFacts}.
       class Sitting
         PLAN = %i[id title course starts_at minutes steps boards places rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed activities].freeze
+        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed activities address].freeze
 
         attr_reader(*PLAN, *FACTS)
         # @return [Hash{String => Integer}] ms added to steps
@@ -109,6 +109,7 @@ module Veranda
 
         def ended(entry, _body)
           @status = 'ended'
+          @address = nil
           @ended_at = entry.at
           stop_recording(entry.at)
         end
@@ -125,6 +126,7 @@ module Veranda
           body[:people].each do |id|
             @seats[id]&.place = body[:place]
             @sat.at(id, body[:place], entry.at) if @seats[id]&.here?
+            addresses_no_more(id)
           end
         end
 
@@ -133,6 +135,7 @@ module Veranda
             @seats[id]&.presence = 'out'
             @seats[id]&.since = entry.at
             @sat.at(id, nil, entry.at)
+            addresses_no_more(id)
           end
         end
 
@@ -154,7 +157,12 @@ module Veranda
           seat.presence = presence
           seat.since = entry.at
           @sat.at(seat.id, nil, entry.at)
+          addresses_no_more(seat.id)
         end
+
+        def addressed(entry, body) = @address = { person: entry.actor, **body, since: entry.at }
+        def address_over(_entry, _body) = @address = nil
+        def addresses_no_more(person) = @address = (@address unless @address && @address[:person] == person)
 
         # Rooms are places for as long as they are open.
         def rooms_opened(entry, body)
@@ -178,6 +186,7 @@ module Veranda
           body[:rooms].each { |room| @sat.closed(room) }
           return if @places.any? { |place| place[:activity] == body[:activity] }
 
+          @address = nil
           @activities = @activities.map { |one| one[:id] == body[:activity] ? one.merge(closed_at: entry.at) : one }
         end
 
@@ -203,7 +212,7 @@ module Veranda
         'planned' => :planned, 'boards' => :boards_set, 'opened' => :opened, 'ended' => :ended, 'joined' => :joined,
         'seated' => :seated, 'out' => :sent_out, 'dropped' => :dropped, 'left' => :left, 'moved' => :moved, 'extended' => :extended,
         'recording' => :recording, 'rooms_opened' => :rooms_opened, 'room_set' => :room_set, 'rooms_closed' => :rooms_closed,
-        'handed_out' => :handed_out, 'gathered_in' => :gathered_in
+        'handed_out' => :handed_out, 'gathered_in' => :gathered_in, 'addressed' => :addressed, 'address_over' => :address_over
       }.transform_values { |name| Sitting.instance_method(name) }.freeze
     end
   end

@@ -165,7 +165,7 @@ function MoreFields({ plan, boards, onChange }: Props) {
       <Box>
         <Choice label="Those who teach are dealt too" on={!!plan.staff} onChange={(staff) => onChange({ staff })} />
         <Choice
-          label="Read from outside; those in it are told"
+          label="Read and heard from outside; those in it are told"
           on={!!plan.open_doors}
           onChange={(open_doors) => onChange({ open_doors })}
         />
@@ -173,6 +173,11 @@ function MoreFields({ plan, boards, onChange }: Props) {
           label="Step in without being announced"
           on={!!plan.unannounced}
           onChange={(unannounced) => onChange({ unannounced })}
+        />
+        <Choice
+          label="Sound and picture are recorded in rooms too"
+          on={!!plan.recorded}
+          onChange={(recorded) => onChange({ recorded })}
         />
       </Box>
     </Box>

@@ -27,6 +27,7 @@ import { LedLine } from './LedLine';
 import { TimerLine } from './TimerLine';
 import { PairLine } from './PairLine';
 import { AskedLine } from './rooms/AskedLine';
+import { AddressLine, withAddress } from './rooms/AddressLine';
 import { RoomLine } from './rooms/RoomLine';
 import type { useRoaming } from './useRoaming';
 import { Wall } from './Wall';
@@ -74,7 +75,7 @@ interface Props {
 /** What one looks at: the board on show, one's own copy of it, another board that is for oneself, or everybody's copies. */
 export function ClassPaper({
   sitting,
-  place,
+  place: given,
   room,
   you,
   course,
@@ -92,6 +93,7 @@ export function ClassPaper({
   answering,
   onWrite,
 }: Props) {
+  const place = withAddress(given, sitting);
   const staff = useStaff(sitting.id);
   const polls = usePolls(sitting.id);
   const acts = usePollActs(sitting.id);
@@ -161,8 +163,11 @@ export function ClassPaper({
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
       <ClipLine {...{ place, room, you }} />
+      <AddressLine {...{ sitting, you, at: where }} />
       <ScreenLine
-        {...{ place, room, you, course, lesson, aside }}
+        {...{ place, room, course, lesson, aside }}
+        // What is shown in every room is not steered from one of them.
+        you={place === given ? you : { ...you, staff: false }}
         onAside={(on) => setAsideOf(on ? (place.screen?.since ?? null) : null)}
       />
       <DeviceTrouble />

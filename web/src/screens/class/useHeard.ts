@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
 import type { HeardRow } from '../../api/shapes';
-import { count } from '../../parts/words/times';
+import { count, duration } from '../../parts/words/times';
 
 /** How often (ms) it is counted anew while one looks. */
 export const HEARD_EVERY = 10_000;
@@ -31,7 +31,10 @@ function ago(ms: number): string {
 }
 
 /** What somebody did so far and when last, in words: `3 min ago · 3 posts, 40 marks`. */
-export function heardWords({ last, posts, marks, answers, hands, floors, signals }: HeardRow, now: number): string {
+export function heardWords(
+  { last, posts, marks, answers, hands, floors, signals, spoken }: HeardRow,
+  now: number,
+): string {
   if (last === null) return 'nothing yet';
   const parts: [number, string, string?][] = [
     [posts, 'post'],
@@ -42,5 +45,6 @@ export function heardWords({ last, posts, marks, answers, hands, floors, signals
     [signals, 'signal'],
   ];
   const done = parts.filter(([number]) => number > 0).map(([number, one, many]) => count(number, one, many));
+  if (spoken >= 1_000) done.unshift(`spoke for ${duration(spoken)}`);
   return `${ago(now - last)} · ${done.join(', ')}`;
 }

@@ -22,12 +22,27 @@ interface Props {
   onMore: () => void;
   /** Reads along from outside, where those in it know that one may. */
   onRead?: () => void;
+  /** Hears it from outside, or no more, where those in it are told. */
+  onHear?: () => void;
+  hears?: boolean;
   /** Takes it away, and whoever is left in it to another room; absent where it is the only one. */
   onMerge?: () => void;
 }
 
 /** One room from outside: its board as it is drawn, who is in it, and whether it needs somebody. */
-export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, onRead, onMerge }: Props) {
+export function RoomCard({
+  room,
+  place,
+  people,
+  pulse,
+  large,
+  onStepIn,
+  onMore,
+  onRead,
+  onHear,
+  hears = false,
+  onMerge,
+}: Props) {
   const now = useServerNow(10_000);
   const board = useBoard(place?.shown?.board ?? room.boards[0]?.id);
   const needs = place?.call ? 'calls' : pulse?.still ? 'still' : null;
@@ -91,6 +106,17 @@ export function RoomCard({ room, place, people, pulse, large, onStepIn, onMore, 
               Read
             </Button>
           )}
+          {onHear && (
+            <Button
+              size="small"
+              variant={hears ? 'contained' : 'text'}
+              aria-pressed={hears}
+              onClick={onHear}
+              aria-label={`Hear: ${room.name}`}
+            >
+              {hears ? 'Hearing' : 'Hear'}
+            </Button>
+          )}
           <Button size="small" onClick={onMore} aria-label={`+2 min for ${room.name}`}>
             +2 min
           </Button>
@@ -117,7 +143,7 @@ function Bars({ parts }: { parts: number[] }) {
   return (
     <Box
       role="img"
-      aria-label={`${done} marks and posts in the last ${parts.length} minutes`}
+      aria-label={`${done} marks, posts and words in the last ${parts.length} minutes`}
       sx={{ display: 'flex', alignItems: 'flex-end', gap: '2px', height: 26 }}
     >
       {parts.map((part, i) => (

@@ -5,13 +5,14 @@ import { useState } from 'react';
 import type { Seat, You } from '../../../api/shapes';
 import { useServerNow } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
-import type { SittingState } from '../../../live/sitting';
+import { isRecording, type SittingState } from '../../../live/sitting';
 import { MAIN } from '../../../live/streams';
 import { inWords } from '../../../parts/exchange/audience';
 import { MenuWord } from '../../../parts/fields/MenuWord';
 import { Line } from '../../../parts/frame/Line';
 import { firstName } from '../../../parts/words/people';
 import { minutesAndSeconds } from '../../../parts/words/times';
+import { useStageState } from '../../../stage/useStage';
 import { inPlace, openRooms, timeOf } from './rooms';
 import { useRooms } from './useRooms';
 
@@ -26,11 +27,14 @@ interface Props {
 /** Inside a breakout room: its name, what is to be done in it, how much time is left, and the way to call, change or leave. */
 export function RoomLine({ sitting, place, at, you }: Props) {
   const rooms = useRooms(sitting.id);
+  const stage = useStageState();
   const room = place.room;
   if (!room || room.closed) return null;
   const visitors = inPlace(sitting, at).filter(
     ({ role, id }) => id !== you.id && role !== 'student' && role !== 'guest',
   );
+  const heardBy = stage?.heardBy ?? [];
+  const hearers = sitting.seats.filter(({ id }) => heardBy.includes(id)).map(({ name }) => firstName(name));
   const leads = leadWords(
     inPlace(sitting, at).filter(({ id }) => room.leaders.includes(id)),
     you,
@@ -45,6 +49,7 @@ export function RoomLine({ sitting, place, at, you }: Props) {
           {room.title}
           <Box component="span" role="status">
             {!room.quiet && visitors.length > 0 && ` · ${hereWords(visitors.map(({ name }) => firstName(name)))}`}
+            {hearers.length > 0 && ` · ${inWords(hearers)} ${hearers.length > 1 ? 'hear' : 'hears'} you from outside`}
           </Box>
           {leads && ` · ${leads}`}
         </Box>
@@ -70,7 +75,7 @@ export function RoomLine({ sitting, place, at, you }: Props) {
       </Box>
       <Box tabIndex={0} sx={{ px: 1, maxHeight: { xs: 64, md: 140 }, overflowY: 'auto' }}>
         {room.words && <Box sx={{ fontSize: 15, whiteSpace: 'pre-wrap' }}>{room.words}</Box>}
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{kept(sitting.rehearsal, room.read)}</Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{kept(sitting.rehearsal, room, isRecording(sitting))}</Box>
       </Box>
       <Box sx={{ maxHeight: { xs: 88, md: 'none' }, overflowY: 'auto' }}>
         <Announced place={place} />
@@ -90,11 +95,11 @@ function leadWords(leaders: Seat[], you: You): string | null {
 const hereWords = (names: string[]) => `${inWords(names)} ${names.length > 1 ? 'are' : 'is'} here`;
 
 /** What becomes of what is made in a room, and who reads it meanwhile. */
-const kept = (rehearsal: boolean, read: boolean) =>
+const kept = (rehearsal: boolean, { read, recorded }: NonNullable<PlaceState['room']>, recording: boolean) =>
   (rehearsal
     ? 'The board and what all write go with the rehearsal'
-    : 'Recorded: the board and what all write, for those who sit here and whoever teaches') +
-  (read ? '. Whoever teaches may read along now.' : '.');
+    : `Recorded: the board, what all write${recorded && recording ? ', sound and picture' : ''}, for those who sit here and whoever teaches`) +
+  (read ? '. Whoever teaches may read along and hear you from outside.' : '.');
 
 /** How much time a room has; warnings are told, the seconds are not. */
 export function RoomTime({ room }: { room: NonNullable<PlaceState['room']> }) {

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
 import type { Activity, Room, Seat } from '../../../api/shapes';
-import { useFollowed, usePlace, useStreams } from '../../../live/hooks';
+import { useConnection, useFollowed, usePlace, useStreams } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
 import type { SittingState } from '../../../live/sitting';
 import { MAIN, placeStream } from '../../../live/streams';
@@ -12,6 +12,7 @@ import { MenuWord } from '../../../parts/fields/MenuWord';
 import { Tiles } from '../../../parts/frame/Tiles';
 import { isStaff } from '../../../parts/words/people';
 import { count } from '../../../parts/words/times';
+import { useStage, useStageState } from '../../../stage/useStage';
 import { Moving } from './Moving';
 import { Reading } from './Reading';
 import { RoomsHead } from './RoomsPage';
@@ -61,6 +62,9 @@ export function WalkRound({ sitting, activity, at, back, onLeave }: Props) {
 
 function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> & { onDo: (doing: Doing) => void }) {
   const rooms = useRooms(sitting.id);
+  const stage = useStage();
+  const stageState = useStageState();
+  const me = useConnection().you?.id ?? '';
   const open = activity.rooms.filter((room) => room.open);
   const ids = open.map(({ id }) => id);
   const places = useStreams<PlaceState>(ids.map((id) => placeStream(sitting.id, id)));
@@ -104,6 +108,7 @@ function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> 
         </Button>
       </RoomsHead>
       <Announce onSay={(words) => rooms.announce(activity.id, ids, words)}>
+        {stageState?.place && at === MAIN && <Address {...{ sitting, me, sharing: stageState.screen !== null }} />}
         <MenuWord label="More" hint="For all rooms">
           {(close) => [
             <MenuItem key="move" onClick={() => close(() => onDo({ what: 'moving' }))}>
@@ -145,12 +150,41 @@ function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> 
               onStepIn={() => rooms.stepIn(room.id, at)}
               onMore={() => rooms.more(activity.id, [room.id], MORE)}
               onRead={places[i]?.room?.read ? () => onDo({ what: 'reading', room: room.id }) : undefined}
+              hears={stageState?.hears === room.id}
+              onHear={
+                stage && stageState?.place && places[i]?.room?.read && room.id !== at
+                  ? () => stage.overhear(stageState.hears === room.id ? null : room.id)
+                  : undefined
+              }
               onMerge={open.length > 1 ? () => merge(room) : undefined}
             />
           </Box>
         ))}
       </Tiles>
     </Box>
+  );
+}
+
+/** One is heard in every room, and one's screen is seen there while one shares it. */
+function Address({ sitting, me, sharing }: { sitting: SittingState; me: string; sharing: boolean }) {
+  const rooms = useRooms(sitting.id);
+  const mine = sitting.address?.person === me ? sitting.address : null;
+  const [voice, screen] = [mine?.voice ?? false, mine?.screen ?? false];
+  return (
+    <>
+      <Button aria-pressed={voice} variant={voice ? 'contained' : 'text'} onClick={() => rooms.address(!voice, screen)}>
+        Speak to every room
+      </Button>
+      {(sharing || screen) && (
+        <Button
+          aria-pressed={screen}
+          variant={screen ? 'contained' : 'text'}
+          onClick={() => rooms.address(voice, !screen)}
+        >
+          Screen in every room
+        </Button>
+      )}
+    </>
   );
 }
 

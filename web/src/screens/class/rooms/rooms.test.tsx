@@ -52,6 +52,7 @@ const room = (more: Partial<NonNullable<PlaceView['room']>> = {}) => ({
   free: false,
   read: false,
   quiet: false,
+  recorded: false,
   leaders: [],
   opened_at: 0,
   closed: false,

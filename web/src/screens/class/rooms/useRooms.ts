@@ -80,6 +80,9 @@ export function useRooms(sitting: string) {
     bringBack: (activity: string, rooms: string[]) => void live.do('rooms.time', staff, { activity, rooms, left: 0 }),
     announce: (activity: string, rooms: string[], words: string) =>
       live.do('rooms.announce', staff, { activity, rooms, id: newId(), words }),
+    /** Whether one is heard, and one's screen seen, in every room. */
+    address: (voice: boolean, screen: boolean) =>
+      void live.do('rooms.address', sittingStream(sitting), { voice, screen }),
     stepIn: (to: string, from: string) => void live.do('rooms.step_in', sittingStream(sitting), { to, from }),
     go: (to: string, from: string) => void live.do('rooms.go', sittingStream(sitting), { to, from }),
     call: (room: string, on: boolean) => void live.do('room.call', placeStream(sitting, room), { on }),

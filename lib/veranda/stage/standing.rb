@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Stage
+    # Where somebody is in a class, and what of sound and picture they may do from there.
+    #
+    # - `sitting`, `place`: ids; no place while they are nowhere
+    # - `rights`: those of the class, and `:screen` while it is theirs that is shared
+    # - `recorded`: whether what is said there is recorded
+    # - `address`: `{ voice:, screen:, rooms: }`, what of theirs goes to which other places; nil when nothing does
+    # - `hears`: places that they may hear without being in them
+    Standing = Struct.new(:sitting, :place, :rights, :recorded, :address, :hears, keyword_init: true) do
+      # @return [Boolean] whether it is where they were before
+      def same_place?(other) = !other.nil? && [sitting, place] == [other.sitting, other.place]
+    end
+  end
+end

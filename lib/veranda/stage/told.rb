@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Stage
+    # What the media server tells a {Participant} of the room that they are in.
+    module Told
+      private
+
+      # What is told of the room comes between other things that are done.
+      def hear(event)
+        data = event.dig(:plugindata, :data)
+        return unless data && feeds
+        return taken_over if data[:leaving] == 'ok'
+
+        case feeds.hear(data)
+        when :talk then talked(data)
+        when :changed then changed
+        when :over then anew
+        end
+      end
+
+      def talked(data)
+        talks = data[:videoroom] == 'talking'
+        @voice.talks(talks) if data[:id] == @person
+        # Whoever speaks is seen.
+        @jobs.once(:watch) { watch } if talks
+      end
+
+      # The same person has come in by another page.
+      def taken_over
+        @ceded = true
+        @jobs.once(:leave) { leave }
+        @page.taken_over(up: @link.up?, epoch: @epoch)
+      end
+
+      def changed
+        @jobs.once(:change) do
+          state
+          watch
+        end
+      end
+    end
+  end
+end
