@@ -11,6 +11,8 @@ RSpec.describe 'The stage in rooms', type: :journey do
   let(:server) { @server ||= Server.new(more: media.told) }
   let(:sitting) { fresh_class[:sitting] }
 
+  before { Worker.shared }
+
   after do
     close_browsers
     @server&.stop
@@ -86,7 +88,31 @@ RSpec.describe 'The stage in rooms', type: :journey do
     farah.click_button('Mute')
     until_true('it is known that she spoke') { spoken('farah') > 2_000 }
     in_which_room
+    room = place_of('farah')
+    perform('odalys', 'class.end', "sitting/#{sitting}")
+    recorded(odalys, room)
     [odalys, farah, jonas].each { |session| expect(errors(session)).to eq([]) }
+  end
+
+  # What was said in a room is heard by those who sat in it and by whoever teaches; nobody else learns that it is there.
+  def recorded(odalys, room)
+    until_true('it can be played', within: 60) { ARCHIVE.tracks.state(sitting) == 'ready' }
+    VisitorClient.new(server, as: 'odalys').patch("/api/recordings/#{sitting}", { shared: true })
+    perform('odalys', 'rooms.share', "staff/#{sitting}", activity: ARCHIVE.log.state("staff/#{sitting}").first.activities.to_a.last[:id], room: room, on: true)
+    own = ARCHIVE.db[:tracks].where(sitting_id: sitting, place: room).all
+    expect(own.map { |track| track.values_at(:person_id, :kind) }.uniq).to contain_exactly(%w[farah sound], %w[farah picture])
+    heard = %w[odalys farah jonas].to_h do |who|
+      visitor = VisitorClient.new(server, as: who)
+      listed = visitor.get("/api/recordings/#{sitting}").body['tracks'].select { |track| track['room'] == room }.length
+      [who, [listed, visitor.get("/api/recordings/#{sitting}/tracks/#{own.first[:id]}").status]]
+    end
+    expect(heard).to eq('odalys' => [own.length, 200], 'farah' => [own.length, 200], 'jonas' => [0, 404])
+    odalys.visit("#{server.address}/recordings/#{sitting}")
+    odalys.find('[role=slider]').send_keys(:home, *([:right] * 3))
+    odalys.click_button('In: Main room')
+    odalys.find('[role=menuitem]', text: ARCHIVE.log.state("staff/#{sitting}").first.activities.room(room)[:name]).click
+    expect(odalys).to have_css('[aria-label="Who was seen"] video[aria-label="Picture of Farah Lindqvist"]', wait: 15)
+    expect(odalys).to have_css('[data-testid=track-sound]', visible: :all)
   end
 
   # ms

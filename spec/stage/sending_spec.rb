@@ -122,4 +122,22 @@ RSpec.describe Veranda::Stage::Sending do
     sending.allow(speak: false, camera: true)
     expect(asked).to eq([%w[stop 0]])
   end
+
+  it 'asks for whole pictures of what is recorded: once more after the beginning, then now and again' do
+    now = 1_000_000
+    taking = Veranda::Stage::Taking.new(handle, room, 'farah', clock: -> { now })
+    taking.keep(%w[audio])
+    expect(taking).not_to be_due
+    asked.clear
+    wholes = Array.new(200) do
+      taking.keep(%w[audio video])
+      taking.whole if (due = taking.due?)
+      now += 100
+      due
+    end
+    expect(wholes.each_index.select { |i| wholes[i] }).to eq([7, 87, 167])
+    taking.stop
+    now += 100_000
+    expect(taking).not_to be_due
+  end
 end

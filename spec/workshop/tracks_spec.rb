@@ -55,6 +55,24 @@ RSpec.describe Veranda::Workshop::Mjr do
     expect { described_class.new(written(*voice(3), head: '{"t":"a"}')).began_at }.to raise_error(described_class::Damaged)
   end
 
+  # RFC 7741, 4.2: no extension; X with I (15 bits), L, T; X with K and I (7 bits). Bit 0 of what follows is 0 where a picture is whole.
+  it 'begins with a picture that can be seen by itself' do
+    picture = ->(described, i, whole) { packet(i * 80, i, i * 7_200, (described + [whole ? 0x10 : 0x11, 0, 0]).pack('C*')) }
+    [[0x10], [0x90, 0xE0, 0x81, 0x02, 0x03, 0x04], [0x90, 0x90, 0x05, 0x06]].each do |described|
+      rows = Array.new(30) { |i| picture.call(described, i, i == 12) }
+      taken = described_class.new(written(*rows, head: JSON.generate(HEAD.merge(t: 'v', c: 'vp8'))))
+      expect(taken.packets.first.stamp).to eq(12 * 7_200)
+      expect(taken.began_at).to eq(1_795_000_000_000 + 960)
+    end
+    never = Array.new(30) { |i| picture.call([0x10], i, false) }
+    expect(described_class.new(written(*never, head: JSON.generate(HEAD.merge(t: 'v', c: 'vp8'))))).to be_empty
+  end
+
+  it 'says of nothing that it is whole, whatever it is' do
+    rng = Random.new(RSpec.configuration.seed)
+    2_000.times { expect(Veranda::Workshop::Vp8.whole?(rng.bytes(rng.rand(0..40)))).to be(true).or be(false) }
+  end
+
   it 'becomes sound that every browser plays, as long as it was heard' do
     made = Veranda::Workshop::TrackFile.new(written(*voice(150, gap_after: 49)), @dir).call
     expect(made).to include(kind: 'sound', began_at: 1_795_000_000_000)

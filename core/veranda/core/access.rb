@@ -148,6 +148,10 @@ module Veranda
         (activity ? activity[:rooms] : []).select { |room| teaches || (!person.nil? && (room[:shared] || room[:sat].include?(person))) }
       end
 
+      # Whether somebody hears and sees those who were in one of these rooms. That its work is shared shares nothing of what was said.
+      # @param room [Hash] `{ sat: }`
+      def heard_room?(room, person, teaches:) = teaches || room[:sat].include?(person)
+
       # Rooms whose words are in a transcript that staff save: those that are closed, and while they are open those whose doors are.
       # @return [Array<Hash>] `{ id:, name: }`
       def written_rooms(sitting, staff)

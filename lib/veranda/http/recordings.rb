@@ -21,19 +21,22 @@ module Veranda
       get '/api/recordings/:id' do |id|
         row, recording, lesson, staff = watchable(id)
         sitting = archive.sittings.state(id)
+        rooms = aside(:replay_rooms, sitting: id, **viewer(staff))
         there = aside(:replay_people, sitting: id).filter_map { |person| sitting.seats[person] }
         json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
              at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
              stretches: recording.clock.stretches, cuts: row[:cuts].length, boards: sitting.boards,
-             rooms: aside(:replay_rooms, sitting: id, **viewer(staff)),
+             rooms: rooms,
              people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } }, sound: archive.tracks.state(id),
-             tracks: tracks(id, recording))
+             tracks: tracks(id, recording, rooms))
       end
 
       # Sound or picture, of which a player asks for parts (RFC 9110, 14.2).
       get '/api/recordings/:id/tracks/:track' do |id, track|
-        _, recording, = watchable(id)
-        found = tracks(id, recording).any? { |one| one[:id] == track } && archive.tracks.find(id, track)
+        _, recording, _, staff = watchable(id)
+        found = archive.tracks.find(id, track)
+        rooms = found && found[:place] != Core::Sittings::Places::MAIN ? aside(:replay_rooms, sitting: id, **viewer(staff)) : []
+        found = nil unless found && recording.tracks([found], rooms: heard(rooms)).any?
         raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
 
         play_file(found[:file], found[:kind] == 'sound' ? 'audio/webm' : 'video/webm')
@@ -92,11 +95,15 @@ module Veranda
 
       private
 
-      # What of the main room can be heard and seen while it was recorded.
-      def tracks(id, recording)
-        shown = recording.tracks(archive.tracks.of(id))
-        shown.map { |track| { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at] } }
+      # What of the main room, and of these others, can be heard and seen while it was recorded.
+      def tracks(id, recording, rooms)
+        recording.tracks(archive.tracks.of(id), rooms: heard(rooms)).map do |track|
+          room = track[:place] unless track[:place] == Core::Sittings::Places::MAIN
+          { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at], **{ room: room }.compact }
+        end
       end
+
+      def heard(rooms) = rooms.select { |room| room[:heard] }.map { |room| room[:id] }
 
       def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }
 

@@ -16,14 +16,18 @@ module Veranda
 
       # @param viewer [String, nil] id of who watches, where that is known
       # @param teaches [Boolean]
-      # @return [Array<Hash>] `{ id:, name:, activity:, from:, to:, boards: }`, `from` and `to` in ms of the recording
+      # @return [Array<Hash>] `{ id:, name:, activity:, from:, to:, boards:, heard: }`, `from` and `to` in ms of the recording, `heard`
+      #   whether they hear and see what was recorded in it
       def seen_by(viewer, teaches:)
         @sitting.activities.flat_map do |activity|
           from, to = [activity[:opened_at], activity[:closed_at] || @sitting.ended_at].map { |at| @clock.time(at) }
           next [] unless to > from
 
           rooms = Core::Access.recorded_rooms(@staff.activities[activity[:id]], viewer, teaches: teaches)
-          rooms.map { |room| { **room.slice(:id, :name, :boards), activity: activity[:name], from: from, to: to } }
+          rooms.map do |room|
+            { **room.slice(:id, :name, :boards), activity: activity[:name], from: from, to: to,
+                                                 heard: Core::Access.heard_room?(room, viewer, teaches: teaches) }
+          end
         end
       end
 

@@ -62,8 +62,11 @@ module Veranda
         end
       end
 
-      # Call it every second or so.
-      def look_at_voice = @voice.look(feeds)
+      # Call it every half second or so.
+      def look_after
+        @voice.look(feeds)
+        @jobs.once(:whole) { sent.select(&:due?).each(&:whole) } if sent.any?(&:due?)
+      end
 
       # The page lost what it had, or wants to be the one again that its person is heard by.
       def anew
@@ -196,6 +199,7 @@ module Veranda
         visit&.leave
       end
 
+      def sent = [@visit&.sending, @visit&.screen].compact
       def room(place) = Room.new(@reach, @at.sitting, place)
       def feeds = @visit&.feeds
       def handle(side) = side == 'hearing' ? @overhearing.handle : @visit&.public_send(side)&.handle

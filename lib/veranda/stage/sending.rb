@@ -79,6 +79,10 @@ module Veranda
         pass_on
       end
 
+      # @return [Boolean] whether what is recorded of it needs a whole picture
+      def due? = @taking.due?
+      def whole = @taking.whole
+
       # It is sent no more.
       def over = @carrying.forget
 

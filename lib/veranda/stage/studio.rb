@@ -9,8 +9,8 @@ module Veranda
       # What a page may ask for, and of which of its connections it speaks, see {Visit}.
       ACTS = %w[come send share answer candidate switch look_at sound_only overhear anew].freeze
       SIDES = %w[sending watching screen hearing].freeze
-      # s between two looks at who has spoken.
-      LOOK_EVERY = 1
+      # s between two looks at who has spoken and what is recorded.
+      LOOK_EVERY = 0.5
 
       # @param reach [Hash, nil] how the media server is reached; nil where there is none
       def initialize(reach)
@@ -28,7 +28,7 @@ module Veranda
         return unless @link
 
         hub.background { |task| @link.run(task) { |up| @participants.each_value { |one| up ? one.back : one.lost } } }
-        hub.background { listen_for_pauses }
+        hub.background { look_after_all }
       end
 
       # Somebody went to another place of a class, or may do more or less there.
@@ -114,10 +114,10 @@ module Veranda
         participant
       end
 
-      def listen_for_pauses
+      def look_after_all
         loop do
           sleep LOOK_EVERY
-          @participants.each_value.to_a.each(&:look_at_voice)
+          @participants.each_value.to_a.each(&:look_after)
         end
       end
     end

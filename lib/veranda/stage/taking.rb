@@ -7,6 +7,10 @@ module Veranda
     class Taking
       # ms that a take lasts at least: whoever switches on and off all the time makes no more files than that.
       SHORTEST = 2_000
+      # ms until a picture is asked for that can be seen by itself: once more soon after the beginning, since browsers leave out what is
+      # asked for within 300 ms of another; then so often that any moment can be gone to.
+      WHOLE_SOON = 700
+      WHOLE_EVERY = 8_000
 
       # @param handle [Handle]
       # @param room [Room]
@@ -18,7 +22,7 @@ module Veranda
         @person = person
         @clock = clock
         @kinds = []
-        @last = 0
+        @last = @whole_at = 0
       end
 
       # @param kinds [Array<String>] of tracks that go now
@@ -31,7 +35,17 @@ module Veranda
 
         @room.record(@handle, take.name)
         @kinds = kinds
-        @handle.ask('configure', keyframe: true) if kinds.include?('video')
+        whole(WHOLE_SOON) if kinds.include?('video')
+      end
+
+      # @return [Boolean] whether a whole picture is to be asked for now
+      def due? = @kinds.include?('video') && @clock.call >= @whole_at
+
+      # Asks for a picture that can be seen by itself.
+      # @param then_in [Integer] ms until the next is due
+      def whole(then_in = WHOLE_EVERY)
+        @whole_at = @clock.call + then_in
+        @handle.ask('configure', keyframe: true)
       end
 
       # Nothing is recorded any more.
@@ -49,6 +63,7 @@ module Veranda
       def goes_on(kinds)
         return false unless @kinds.any? && @clock.call - @last < SHORTEST
 
+        @whole_at = @clock.call + WHOLE_SOON if kinds.include?('video') && @kinds.none?('video')
         @kinds = kinds unless kinds.empty?
         true
       end

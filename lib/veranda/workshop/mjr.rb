@@ -26,7 +26,7 @@ module Veranda
       class Damaged < StandardError; end
 
       # Where a packet lies in the file, when it arrived, and what it says of itself.
-      Packet = Struct.new(:at, :length, :arrival, :sequence, :stamp)
+      Packet = Struct.new(:at, :length, :arrival, :sequence, :stamp, :whole)
 
       # @param path [String]
       # @raise [Damaged]
@@ -51,13 +51,18 @@ module Veranda
       # @return [Boolean] whether it is sound, and no picture
       def sound? = @about['t'] == 'a'
 
-      # @return [Integer] when the first packet arrived, ms since the epoch
+      # @return [Integer] when the first of {#packets} arrived, ms since the epoch
       def began_at
-        @about['u'].is_a?(Integer) ? @about['u'] / 1000 : raise(Damaged, 'no beginning')
+        @about['u'].is_a?(Integer) ? @about['u'] / 1000 + packets.first.arrival : raise(Damaged, 'no beginning')
       end
 
-      # @return [Array<Packet>] in the order in which they were sent
-      def packets = @packets ||= in_order(found)
+      # @return [Array<Packet>] in the order in which they were sent; of a picture from the first that can be seen by itself
+      def packets
+        @packets ||= begin
+          rows = in_order(found)
+          sound? ? rows : rows.drop_while { |packet| !packet.whole }
+        end
+      end
 
       # Writes it anew, with packets where they belong in time.
       # @param to [String] path
@@ -101,11 +106,11 @@ module Veranda
       # @return [Packet, nil] nil when the file ends within it
       def packet_in(file, arrival, length)
         at = file.pos
-        head = file.read([length, RTP_HEAD].min).to_s
+        head = file.read([length, Vp8::HEAD].min).to_s
         file.pos = at + length
         return if file.pos > file.size
 
-        Packet.new(at, length, arrival, *(head.length == RTP_HEAD ? head.unpack('x2nN') : [0, 0]))
+        Packet.new(at, length, arrival, *(head.length >= RTP_HEAD ? head.unpack('x2nN') : [0, 0]), !sound? && Vp8.whole?(head))
       end
 
       # Some overtake others on the way; their numbers begin again from 0 after 65,535.

@@ -3474,7 +3474,7 @@ export interface Chapter {
   to: number;
 }
 /**
- * A breakout room that one may look into while it was open.
+ * A breakout room that one may look into while it was open; `heard`: and hear.
  */
 export interface RecordedRoom {
   id: string;
@@ -3483,6 +3483,7 @@ export interface RecordedRoom {
   from: number;
   to: number;
   boards: SittingBoard[];
+  heard: boolean;
 }
 /**
  * What somebody sent from a time of day on, and for how many ms.
@@ -3493,6 +3494,7 @@ export interface Track {
   kind: 'sound' | 'picture' | 'screen';
   from: number;
   length: number;
+  room?: string;
 }
 export interface RecordedMoment {
   t: number;

@@ -56,13 +56,14 @@ module Veranda
                     kind: entry.kind, body: body }
         end
 
-        # Sounds and pictures of the main room, of which any moment can be seen.
+        # Sounds and pictures of which any moment can be seen.
         # @param tracks [Array<Hash>] `{ place:, began_at:, length: }`, ms
+        # @param rooms [Array<String>] ids of breakout rooms that somebody may hear, besides the main room
         # @return [Array<Hash>] those that are part of the recording
-        def tracks(tracks)
+        def tracks(tracks, rooms: [])
           tracks.select do |track|
             from, length = track.values_at(:began_at, :length)
-            track[:place] == Sittings::Places::MAIN && clock.overlaps?(from, from + length)
+            [Sittings::Places::MAIN, *rooms].include?(track[:place]) && clock.overlaps?(from, from + length)
           end
         end
 

@@ -8,10 +8,12 @@ import { PageView } from '../../board/page/PageView';
 import { PointerGlow } from '../../board/others/Glimpsed';
 import type { BoardState } from '../../live/board';
 import { clipPosition, type PlaceState } from '../../live/place';
-import { boardStream, MAIN, placeStream } from '../../live/streams';
+import type { SittingState } from '../../live/sitting';
+import { boardStream, MAIN, placeStream, sittingStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
 import { ShownPoll } from '../../polls/page/ShownPoll';
 import { pollsThen } from './polls';
+import { withAddress } from '../class/rooms/AddressLine';
 import { ClipMedia } from '../../clips/ClipMedia';
 import { plays } from '../../clips/useClip';
 import { ScreenThen } from './TracksThen';
@@ -27,7 +29,11 @@ interface Props {
 /** What was on the paper in a place at the moment of a recording: the board on show, or what a poll had come to. */
 export function BoardThen({ recorder, facts, at }: Props) {
   const poll = useTold(recorder, () => pollsThen(recorder, facts.id).findLast(({ shown }) => shown));
-  const shared = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.screen?.front ?? false);
+  const shared = useTold(recorder, () => {
+    const place = recorder.view<PlaceState>(placeStream(facts.id, at));
+    const sitting = recorder.view<SittingState>(sittingStream(facts.id));
+    return (place && sitting ? withAddress(place, sitting) : place)?.screen?.front ?? false;
+  });
   if (!poll)
     return (
       <>

@@ -2,6 +2,8 @@ import Box from '@mui/material/Box';
 import { useEffect, useRef } from 'react';
 import type { RecordingFacts, Track } from '../../api/shapes';
 import { keepInStep } from '../../parts/media/inStep';
+import type { SittingState } from '../../live/sitting';
+import { sittingStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
 import { useTold } from './usePlayback';
 
@@ -13,17 +15,32 @@ interface Props {
   facts: RecordingFacts;
 }
 
-/** What was heard and seen at a moment of a recording: pictures in a row, sounds beneath all of it. Rooms have none so far. */
+/** @returns whether a track was heard or seen in the room that is watched: its own, and whoever spoke to all rooms */
+function belongs(recorder: Recorder, sitting: string, { person, room, kind }: Track): boolean {
+  if (recorder.room === (room ?? null)) return true;
+  const address = room === undefined ? recorder.view<SittingState>(sittingStream(sitting))?.address : null;
+  return address?.person === person && (kind === 'screen' ? address.screen : address.voice);
+}
+
+/** What was heard and seen at a moment of a recording, in the main room or the one that is watched: pictures in a row, sounds beneath. */
 export function TracksThen({ recorder, facts }: Props) {
-  const near = useTold(recorder, ({ wall, room }) =>
+  const near = useTold(recorder, ({ wall }) =>
     facts.tracks
-      .filter(({ from, length }) => room === null && wall > from - EARLY && wall < from + length)
+      .filter(
+        (track) => wall > track.from - EARLY && wall < track.from + track.length && belongs(recorder, facts.id, track),
+      )
       .map(({ id }) => id)
       .join(' '),
   );
-  const seen = useTold(recorder, ({ wall, room }) =>
+  const seen = useTold(recorder, ({ wall }) =>
     facts.tracks
-      .filter(({ kind, from, length }) => room === null && kind === 'picture' && wall >= from && wall < from + length)
+      .filter(
+        (track) =>
+          track.kind === 'picture' &&
+          wall >= track.from &&
+          wall < track.from + track.length &&
+          belongs(recorder, facts.id, track),
+      )
       .map(({ id }) => id)
       .join(' '),
   ).split(' ');
@@ -102,7 +119,13 @@ export function ScreenThen({ recorder, facts }: Props) {
   const id = useTold(
     recorder,
     ({ wall }) =>
-      facts.tracks.find(({ kind, from, length }) => kind === 'screen' && wall >= from && wall < from + length)?.id,
+      facts.tracks.find(
+        (track) =>
+          track.kind === 'screen' &&
+          wall >= track.from &&
+          wall < track.from + track.length &&
+          belongs(recorder, facts.id, track),
+      )?.id,
   );
   const track = facts.tracks.find((one) => one.id === id);
   if (!track) return null;
