@@ -59,14 +59,19 @@ module Veranda
         json(board: board[:id])
       end
 
-      CLIP = Core::Contract.define { required(:material).value(Core::Types::ID) }
+      CLIP = Core::Contract.define do
+        required(:material).value(Core::Types::ID)
+        # Whether it plays in every open room too.
+        optional(:rooms).value(:bool)
+      end
 
       # Plays a sound or clip of the shelf for everybody in a place.
       post '/api/classes/:id/places/:place/clip' do |id, place|
         conducted(id, place)
         lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
-        material = archive.materials.fetch(Core::Contract.check(CLIP, input)[:material])
-        Preparing::PlayingClip.new(archive, lesson, by: in_lesson!(lesson)).call(material, sitting: id, place: place)
+        facts = Core::Contract.check(CLIP, input)
+        Preparing::PlayingClip.new(archive, lesson, by: in_lesson!(lesson))
+                              .call(archive.materials.fetch(facts[:material]), sitting: id, place: place, rooms: facts[:rooms] || false)
         status 201
         json({})
       end

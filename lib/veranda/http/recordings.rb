@@ -56,10 +56,12 @@ module Veranda
         aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff))
       end
 
-      # A sound or clip that was played for everybody in the main room.
+      # A sound or clip that was played for everybody in the main room, or in a breakout room that one may look into.
       get '/api/recordings/:id/clips/:material/:version' do |id, material, version|
-        watchable(id)
-        played = archive.log.bodies(Core::Streams::StreamName.place(id, Core::Sittings::Places::MAIN), 'clip_on')
+        _, _, _, staff = watchable(id)
+        rooms = params['room'] ? aside(:replay_rooms, sitting: id, **viewer(staff)).map { |room| room[:id] } & [params['room'].to_s] : nil
+        places = rooms || [Core::Sittings::Places::MAIN]
+        played = places.flat_map { |place| archive.log.bodies(Core::Streams::StreamName.place(id, place), 'clip_on') }
         unless played.any? { |clip| clip.values_at(:material, :version) == [material, number(version)] }
           raise Core::Refusal.new(:no_such_material, 'That was not played in this class.')
         end

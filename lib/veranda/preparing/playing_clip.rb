@@ -16,17 +16,21 @@ module Veranda
       # @param material [Hash]
       # @param sitting [String] id
       # @param place [String] id
+      # @param rooms [Boolean] whether it plays in every open room too
       # @raise [Core::Refusal] `no_such_material`, `material_not_ready`, `no_clip`
-      def call(material, sitting:, place:)
+      def call(material, sitting:, place:, rooms: false)
         if material[:course_id] != @lesson[:course_id] || material[:sitting_id]
           raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
         end
 
-        Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts(material), stream: Core::Streams::StreamName.place(sitting, place),
-                                                                                   by: @by, sitting: sitting)
+        facts = { **facts(material), rooms: rooms ? open_rooms(sitting) : [] }
+        Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts, stream: Core::Streams::StreamName.place(sitting, place),
+                                                                         by: @by, sitting: sitting)
       end
 
       private
+
+      def open_rooms(sitting) = @archive.sittings.state(sitting).places.select { |place| place[:activity] }.map { |place| place[:id] }
 
       def facts(material)
         unless material[:state] == 'ready'

@@ -131,7 +131,7 @@ module Veranda
                                               boards: list(shape(:SittingBoard)), people: list(object({ **NAMED, role: Views::ROLE })) },
                                about: '`stretches`: what is left to see of the class, from and to.'),
         RecordedRoom: object({ **NAMED, activity: STRING, from: INTEGER, to: INTEGER, boards: list(shape(:SittingBoard)),
-                                heard: BOOLEAN },
+                                        heard: BOOLEAN },
                              about: 'A breakout room that one may look into while it was open; `heard`: and hear.'),
         Track: object({ id: STRING, person: STRING, kind: one_of('sound', 'picture', 'screen'), from: MOMENT, length: INTEGER },
                       may: { room: STRING },

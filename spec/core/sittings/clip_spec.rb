@@ -62,4 +62,27 @@ RSpec.describe Veranda::Core::Sittings::Clip do
     hall.do(odalys, 'class.set_clip', { material: 'n', off: true })
     expect(clip.call).to be_nil
   end
+
+  describe 'with breakout rooms' do
+    let(:in_room) { ->(id) { hall.world.state("place/s1.#{id}").clip } }
+
+    before do
+      rooms = %w[r1 r2].map { |id| { id: id, name: id, people: [] } }
+      hall.do(odalys, 'rooms.deal', { id: 'fog', name: 'Fog', step: nil, seed: 1, again: 0, bound: 0, says: [], rooms: rooms,
+                                      plan: { by: 'rooms', number: 2, way: 'hand' } })
+      opened = rooms.map { |room| { id: room[:id], boards: [{ id: "#{room[:id]}--b", name: 'Fog' }] } }
+      hall.do(odalys, 'rooms.open', { activity: 'fog', people: [], rooms: opened })
+    end
+
+    it 'plays in every room at the same moment, and is steered from outside where it still plays' do
+      hall.do(odalys, 'class.put_on_clip', { material: 'm', version: 1, kind: 'clip', title: 'Fog', length: 20_000, rooms: %w[r1 r2 gone] })
+      expect(%w[r1 r2].map(&in_room)).to all(include(material: 'm', since: clip.call[:since]))
+      hall.do(odalys, 'class.put_on_clip', { material: 'n', version: 1, kind: 'sound', title: 'Horn', length: 4_000 }, on: 'place/s1.r2')
+      set(playing: false, rooms: %w[r1 r2 gone])
+      expect(in_room.call('r1')).to include(playing: false, at: clip.call[:at])
+      expect(in_room.call('r2')).to include(material: 'n', playing: true)
+      set(off: true, rooms: %w[r1 r2])
+      expect(%w[r1 r2].map(&in_room).map { |one| one&.fetch(:material) }).to eq([nil, 'n'])
+    end
+  end
 end

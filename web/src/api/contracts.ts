@@ -195,6 +195,7 @@ export interface Commands {
     on: boolean;
   };
   'class.set_clip': {
+    rooms?: string[];
     material: string;
     playing?: boolean;
     at?: number;

@@ -1,8 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import type { PlaceState } from '../live/place';
 import { Waiting } from '../parts/frame/Waiting';
@@ -21,7 +23,8 @@ interface Props {
 /** For staff: a sound or clip of the shelf that plays at the same moment for everyone. */
 export function PlaySomething({ place, room, course }: Props) {
   const [choosing, setChoosing] = useState(false);
-  const { put } = useClip(place, room);
+  const { put, rooms } = useClip(place, room);
+  const [everywhere, setEverywhere] = useState(true);
   return (
     <>
       <Button onClick={() => setChoosing(true)} sx={{ width: 1 }}>
@@ -33,11 +36,18 @@ export function PlaySomething({ place, room, course }: Props) {
             <Box component="h2" id="play-something" sx={{ mt: 0, mb: 1, typography: 'h2' }}>
               Play for everyone
             </Box>
+            {rooms && (
+              <FormControlLabel
+                sx={{ mb: 1 }}
+                control={<Checkbox checked={everywhere} onChange={(_, on) => setEverywhere(on)} />}
+                label="In every room too"
+              />
+            )}
             <Clips
               course={course}
               onChoose={(id) => {
                 setChoosing(false);
-                put(id);
+                put(id, rooms && everywhere);
               }}
             />
           </DialogContent>

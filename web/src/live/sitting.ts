@@ -13,6 +13,9 @@ export function currentStep(state: SittingState): SittingStep | undefined {
 export const present = ({ seats }: SittingState) =>
   seats.filter(({ presence }) => presence === 'here' || presence === 'dropped');
 
+/** @returns breakout rooms that are open, in their order */
+export const openRooms = ({ places }: SittingState) => places.filter(({ activity }) => activity);
+
 export const isRecording = (state: SittingState) => state.stretches.length > 0 && state.stretches.at(-1)!.to === null;
 
 const withSeat = (state: SittingState, id: string, change: Partial<Seat>): SittingState => ({
@@ -35,11 +38,7 @@ function seat(state: SittingState, row: Seat): SittingState {
 type Opened = Extract<Extract<Entry, { kind: 'rooms_opened' }>['body'], { name: string }>;
 
 /** Rooms are places for as long as they are open. */
-function openRooms(
-  state: SittingState,
-  { activity, name, step, rooms, free, named }: Opened,
-  at: number,
-): SittingState {
+function openAll(state: SittingState, { activity, name, step, rooms, free, named }: Opened, at: number): SittingState {
   const row = { id: activity, name, step, rooms, free, named, opened_at: at, closed_at: null };
   return {
     ...state,
@@ -120,7 +119,7 @@ export const sittingFold: Fold<SittingState> = {
       case 'gathered_in':
         return { ...state, handed: state.handed.filter((board) => board !== body.board) };
       case 'rooms_opened':
-        return 'name' in body ? openRooms(state, body, at) : state;
+        return 'name' in body ? openAll(state, body, at) : state;
       case 'room_set':
         return nameRoom(state, body);
       case 'rooms_closed':

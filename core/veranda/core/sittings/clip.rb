@@ -16,6 +16,15 @@ module Veranda
         # ms
         LONGEST = 4 * 3_600_000
 
+        # Other places in which something plays too: breakout rooms, of whoever stands outside.
+        ROOMS = lambda do |dsl|
+          dsl.optional(:rooms).value(:array, max_size?: Groups::Sizes::MOST_ROOMS).each(Types::ID)
+        end
+
+        # @param concern [Streams::Concern]
+        # @return [Array<String>] streams of those places
+        def self.rooms(concern) = (concern.input[:rooms] || []).uniq.map { |id| Streams::StreamName.place(concern.sitting_id, id) }
+
         module_function
 
         # @param clip [Hash]

@@ -3,10 +3,13 @@
 module Veranda
   module Core
     module Sittings
-      # Begins to play a sound or clip of the shelf for everybody in the place. Given by the server, which has looked at the material.
+      # Begins to play a sound or clip of the shelf for everybody in the place, and in these rooms in the same instant. Given by the server,
+      # which has looked at the material.
       class PutOnClip < SittingCommand
         on :place, 'class.put_on_clip'
+        touches { |concern| Clip.rooms(concern) }
         contract do
+          Clip::ROOMS.call(self)
           required(:material).value(Types::ID)
           required(:version).value(:integer, gteq?: 1)
           required(:kind).value(:string, included_in?: Clip::KINDS)
@@ -17,7 +20,9 @@ module Veranda
         def decide
           staff!('Only instructors and assistants play something for everyone.')
           going_on!
-          entry('clip_on', input)
+          facts = input.except(:rooms)
+          rooms = (input[:rooms] || []).uniq.select { |room| sitting.place?(room) && room != here }
+          [entry('clip_on', facts), *rooms.map { |room| entry('clip_on', facts, on: Streams::StreamName.place(sitting.id, room)) }]
         end
       end
     end

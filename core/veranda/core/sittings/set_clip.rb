@@ -3,10 +3,13 @@
 module Veranda
   module Core
     module Sittings
-      # Plays, holds or moves what everybody in the place hears and sees, faster or slower, or a stretch of it again and again.
+      # Plays, holds or moves what everybody in the place hears and sees, faster or slower, or a stretch of it again and again; and the same
+      # in those of these rooms in which it plays too.
       class SetClip < SittingCommand
         on :place, 'class.set_clip'
+        touches { |concern| Clip.rooms(concern) }
         contract do
+          Clip::ROOMS.call(self)
           # Which it is: one that was put on meanwhile is left alone.
           required(:material).value(Types::ID)
           optional(:playing).value(:bool)
@@ -22,13 +25,18 @@ module Veranda
           going_on!
           clip = place.clip
           return unless clip && clip[:material] == input[:material]
-          return entry('clip_off') if input[:off]
 
-          entry('clip_set', { playing: clip[:playing], at: Clip.position(clip, scene.at), speed: clip[:speed], loop: clip[:loop],
-                              **input.slice(:playing, :speed), **moved(clip), **looped(clip) })
+          facts = { playing: clip[:playing], at: Clip.position(clip, scene.at), speed: clip[:speed], loop: clip[:loop],
+                    **input.slice(:playing, :speed), **moved(clip), **looped(clip) }
+          where.map { |stream| input[:off] ? entry('clip_off', on: stream) : entry('clip_set', facts, on: stream) }
         end
 
         private
+
+        def where
+          rooms = (input[:rooms] || []).select { |room| sitting.place?(room) }.map { |room| Streams::StreamName.place(sitting.id, room) }
+          [scene.name(:place), *rooms.select { |stream| scene.of(stream).clip&.fetch(:material) == input[:material] }].uniq
+        end
 
         def moved(clip) = input[:at] ? { at: [input[:at], clip[:length]].min } : {}
 

@@ -26,7 +26,7 @@ export function MaterialAtHand({ id, place, room }: Props) {
         {title}
       </a>
       {(kind === 'sound' || kind === 'clip') && (
-        <Button onClick={() => put(id)} sx={{ width: 1, mt: 0.5 }}>
+        <Button onClick={() => put(id, false)} sx={{ width: 1, mt: 0.5 }}>
           Play it for everyone
         </Button>
       )}

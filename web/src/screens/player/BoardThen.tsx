@@ -52,13 +52,13 @@ export function BoardThen({ recorder, facts, at }: Props) {
 /** What played for everybody at the moment. */
 function ClipThen({ recorder, facts, at }: Props) {
   const clip = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.clip ?? null);
-  if (!clip || at !== MAIN) return null;
+  if (!clip) return null;
   const now = () => {
     const where = clipPosition(clip, recorder.wall);
     const moves = recorder.playing && !recorder.onItsWay && plays(clip, where);
     return { at: where, playing: moves, speed: clip.speed * recorder.speed };
   };
-  const src = `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}`;
+  const src = `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}${at === MAIN ? '' : `?room=${at}`}`;
   const seen = clip.front && clip.kind === 'clip';
   return (
     <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper', display: seen ? 'block' : 'none' }}>

@@ -5,7 +5,7 @@ import type { SittingState } from '../../../live/sitting';
 import { MAIN } from '../../../live/streams';
 import { Line } from '../../../parts/frame/Line';
 import { firstName } from '../../../parts/words/people';
-import { openRooms } from './rooms';
+import { openRooms } from '../../../live/sitting';
 import { useRooms } from './useRooms';
 
 interface Props {

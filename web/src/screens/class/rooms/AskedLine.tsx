@@ -6,7 +6,7 @@ import { MAIN } from '../../../live/streams';
 import { Line } from '../../../parts/frame/Line';
 import { minutesAndSeconds } from '../../../parts/words/times';
 import { OtherRoom } from './RoomLine';
-import { openRooms } from './rooms';
+import { openRooms } from '../../../live/sitting';
 import { useRooms } from './useRooms';
 
 interface Props {

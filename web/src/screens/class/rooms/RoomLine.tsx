@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Seat, You } from '../../../api/shapes';
 import { useServerNow } from '../../../live/hooks';
 import type { PlaceState } from '../../../live/place';
-import { isRecording, type SittingState } from '../../../live/sitting';
+import { isRecording, openRooms, type SittingState } from '../../../live/sitting';
 import { MAIN } from '../../../live/streams';
 import { inWords } from '../../../parts/exchange/audience';
 import { MenuWord } from '../../../parts/fields/MenuWord';
@@ -13,7 +13,7 @@ import { Line } from '../../../parts/frame/Line';
 import { firstName } from '../../../parts/words/people';
 import { minutesAndSeconds } from '../../../parts/words/times';
 import { useStageState } from '../../../stage/useStage';
-import { inPlace, openRooms, timeOf } from './rooms';
+import { inPlace, timeOf } from './rooms';
 import { useRooms } from './useRooms';
 
 interface Props {

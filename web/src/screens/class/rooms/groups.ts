@@ -2,7 +2,8 @@ import type { Seat } from '../../../api/shapes';
 import type { SittingState } from '../../../live/sitting';
 import { MAIN } from '../../../live/streams';
 import type { Group } from '../Bench';
-import { inPlace, openRooms } from './rooms';
+import { openRooms } from '../../../live/sitting';
+import { inPlace } from './rooms';
 
 /** @returns who sits on the bench: those of one's place; and for staff in the main room, those of every room that is open, by room */
 export function groupsOf(sitting: SittingState, at: string, seats: Seat[], staff: boolean): Group[] {

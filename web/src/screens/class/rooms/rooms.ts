@@ -3,9 +3,6 @@ import { openActivity } from '../../../live/activities';
 import { present, type SittingState } from '../../../live/sitting';
 import { count } from '../../../parts/words/times';
 
-/** @returns breakout rooms that are open, in their order */
-export const openRooms = ({ places }: SittingState) => places.filter(({ activity }) => activity);
-
 /** @returns everybody who is in a place now */
 export const inPlace = (sitting: SittingState, place: string): Seat[] =>
   present(sitting).filter((seat) => seat.place === place);
