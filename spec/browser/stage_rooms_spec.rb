@@ -103,7 +103,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
     expect(own.map { |track| track.values_at(:person_id, :kind) }.uniq).to contain_exactly(%w[farah sound], %w[farah picture])
     heard = %w[odalys farah jonas].to_h do |who|
       visitor = VisitorClient.new(server, as: who)
-      listed = visitor.get("/api/recordings/#{sitting}").body['tracks'].select { |track| track['room'] == room }.length
+      listed = visitor.get("/api/recordings/#{sitting}").body['tracks'].count { |track| track['room'] == room }
       [who, [listed, visitor.get("/api/recordings/#{sitting}/tracks/#{own.first[:id]}").status]]
     end
     expect(heard).to eq('odalys' => [own.length, 200], 'farah' => [own.length, 200], 'jonas' => [0, 404])

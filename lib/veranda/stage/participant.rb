@@ -15,14 +15,13 @@ module Veranda
       # @param reach [Hash]
       # @param person [String] id
       # @param tell [#call] tells the page something
-      # @param voice [#call] tells everybody whether they speak
-      # @param spoke [#call] takes note of it: the place, and ms
-      def initialize(link, reach, person, tell:, voice:, spoke:)
+      # @param voice [Voice] theirs
+      def initialize(link, reach, person, tell:, voice:)
         @link = link
         @reach = reach
         @person = person
         @page = Page.new(tell)
-        @voice = Voice.new(person, voice, spoke)
+        @voice = voice
         @jobs = Jobs.new(tell)
         @allowed = Allowed.new
         @looking = Looking.new(person)
@@ -64,7 +63,7 @@ module Veranda
 
       # Call it every half second or so.
       def look_after
-        @voice.look(feeds)
+        @voice.look(speaks: feeds&.speaking&.include?(@person) || false)
         @jobs.once(:whole) { sent.select(&:due?).each(&:whole) } if sent.any?(&:due?)
       end
 

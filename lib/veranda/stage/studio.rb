@@ -17,6 +17,7 @@ module Veranda
         @reach = reach
         @link = reach && Link.new(reach)
         @participants = {}.compare_by_identity
+        @playing = Playing.new
       end
 
       # @return [Boolean] whether this server has sound and picture at all
@@ -50,6 +51,8 @@ module Veranda
         return come(peer, gathering) if message[:act] == 'come'
 
         participant = @participants[peer] or raise no_stage
+        return participant.hear(message) if peer.person.stand_in?
+
         agree(participant, message) || wish(participant, message)
       end
 
@@ -103,15 +106,26 @@ module Veranda
       end
 
       def begin_with(peer, gathering)
-        at = ->(place) { Core::Streams::StreamName.place(peer.sitting_id, place) }
-        voice = lambda do |place, on|
-          gathering.send_transient(at[place], JSON.generate(t: 'voice', stream: at[place], person: peer.person.id, on: on), pass_on: true)
+        person = peer.person
+        one = if person.stand_in?
+                Simulated.new(@link, @reach, person, playing: @playing, voice: voice_of(peer, gathering, tells: true))
+              else
+                tell = ->(facts) { peer.send_message(**facts) }
+                Participant.new(@link, @reach, person.id, tell: tell, voice: voice_of(peer, gathering))
+              end
+        @hub.background { one.run }
+        one
+      end
+
+      # @param tells [Boolean] whether it is we who tell others on stage that they speak, since the media server does not
+      def voice_of(peer, gathering, tells: false)
+        person, sitting = peer.person, peer.sitting_id
+        at = ->(place) { Core::Streams::StreamName.place(sitting, place) }
+        all = lambda do |place, on|
+          gathering.send_transient(at[place], JSON.generate(t: 'voice', stream: at[place], person: person.id, on: on), pass_on: true)
+          @participants.each_value.to_a.each { |one| one.told_voice([sitting, place], person.id, on) } if tells
         end
-        spoke = ->(place, ms) { gathering.observe('class.spoke', peer.sitting_id, peer.person, on: at[place], ms: ms) }
-        tell = ->(facts) { peer.send_message(**facts) }
-        participant = Participant.new(@link, @reach, peer.person.id, tell: tell, voice: voice, spoke: spoke)
-        @hub.background { participant.run }
-        participant
+        Voice.new(all, ->(place, ms) { gathering.observe('class.spoke', sitting, person, on: at[place], ms: ms) })
       end
 
       def look_after_all

@@ -4,6 +4,15 @@ module Veranda
   module Stage
     # What the media server tells a {Participant} of the room that they are in.
     module Told
+      # A stand-in speaks, of whom the media server tells nothing by itself.
+      # @param place [Array(String, String)] ids of the class and the place
+      def told_voice(place, person, on)
+        return unless feeds && [@at.sitting, @at.place] == place
+
+        told = { videoroom: on ? 'talking' : 'stopped-talking', id: person }
+        talked(told) if feeds.hear(told)
+      end
+
       private
 
       # What is told of the room comes between other things that are done.

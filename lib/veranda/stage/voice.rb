@@ -4,11 +4,9 @@ module Veranda
   module Stage
     # Somebody's voice, as the media server hears it: all are told at once, and what was said is taken note of.
     class Voice
-      # @param person [String] id
       # @param all [#call] tells everybody in a place whether they speak
       # @param spoke [#call] takes note of it: the place, and ms
-      def initialize(person, all, spoke)
-        @person = person
+      def initialize(all, spoke)
         @all = all
         @speech = Speech.new(->(ms) { spoke.call(@place, ms) })
       end
@@ -23,10 +21,10 @@ module Veranda
       end
 
       # Call it every second or so: whoever has paused has spoken.
-      # @param feeds [Feeds, nil]
-      def look(feeds)
+      # @param speaks [Boolean] whether they can be heard now
+      def look(speaks:)
         # Whoever is muted in the middle of a word says no more.
-        @speech.talks(false) if @speech.going_on? && !feeds&.speaking&.include?(@person)
+        @speech.talks(false) if @speech.going_on? && !speaks
         @speech.look
       end
 

@@ -25,17 +25,23 @@ module Veranda
       # @param look [#call] gives the class as it is now, a {View}; nil when there is none
       # @param rng [Random]
       # @param pace [Numeric] mean seconds between two acts
-      def initialize(line, look:, rng:, pace: 6)
+      # @param stage [Boolean] whether it has a voice and a picture
+      def initialize(line, look:, rng:, pace: 6, stage: false)
         @line = line
         @look = look
         @rng = rng
         @pace = pace
         @threads = {}
+        @stage = stage
+        @shows = stage && rng.rand(2).zero?
         @voter = Voter.new(rng)
       end
 
       # A connection it goes on with.
-      attr_writer :line
+      def line=(line)
+        @line = line
+        @on_stage = false
+      end
 
       # Acts until the class has ended or the time is up.
       # @param seconds [Numeric]
@@ -57,6 +63,7 @@ module Veranda
       # One thing a student does.
       # @param view [View] of an open class
       def act_once(view)
+        go_on_stage
         return in_rooms(view) if view.asked || view.silent || (in_room?(view) && @rng.rand(25).zero?)
 
         answer(view) || act_freely(view)
@@ -65,15 +72,36 @@ module Veranda
       private
 
       def act_freely(view)
-        case @rng.rand(15)
+        case @rng.rand(16)
         when 0..4 then view.shown ? mark(view) : post(view)
         when 5..7 then post(view)
         when 8..9 then hand(view, %w[class.raise_hand class.lower_hand].sample(random: @rng))
         when 10 then aside(view)
         when 11 then question(view)
+        when 12 then speak
         else hand(view, 'class.signal', signal: SIGNALS.sample(random: @rng))
         end
       end
+
+      # Some show themselves all the time.
+      def go_on_stage
+        return if @on_stage || !@stage
+
+        @on_stage = true
+        @line.say(t: 'stage', act: 'come')
+        switch('camera', true) if @shows
+      end
+
+      # A sentence or two.
+      def speak
+        return unless @stage
+
+        switch('microphone', true)
+        sleep(2 + 5 * @rng.rand)
+        switch('microphone', false)
+      end
+
+      def switch(device, on) = @line.say(t: 'stage', act: 'switch', switch: device, on: on)
 
       # A poll comes before anything else, for most and most of the time.
       def answer(view)

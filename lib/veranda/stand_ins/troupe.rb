@@ -40,7 +40,7 @@ module Veranda
       # Some lose their connection now and then, and come back before their seat is given up.
       def enter(person_id, index)
         rng = Random.new(index)
-        student = Student.new(nil, look: -> { view(person_id) }, rng: rng, pace: 8)
+        student = Student.new(nil, look: -> { view(person_id) }, rng: rng, pace: 8, stage: @hub.stage.there?)
         @hub.background do
           sleep(index * 0.15)
           left = LASTS

@@ -17,14 +17,14 @@ module Veranda
         return false if described.nil? || described.empty? || (described[0] & 0x17) != 0x10
 
         frame = described[described_in(described)]
-        !frame.nil? && (frame & 0x01).zero?
+        !frame.nil? && frame.nobits?(0x01)
       end
 
       # Bytes before what a packet carries.
       def start(packet)
         first = packet.getbyte(0).to_i
         at = FIXED + 4 * (first & 0x0f)
-        return at if (first & 0x10).zero?
+        return at if first.nobits?(0x10)
 
         at + 4 + 4 * packet.byteslice(at + 2, 2).to_s.unpack1('n').to_i
       end
@@ -32,10 +32,10 @@ module Veranda
 
       # Bytes in which a picture's packet describes what follows.
       def described_in(bytes)
-        return 1 if (bytes[0] & 0x80).zero?
+        return 1 if bytes[0].nobits?(0x80)
 
         more = bytes[1].to_i
-        long = (more & 0x80).zero? || (bytes[2].to_i & 0x80).zero? ? 0 : 1
+        long = more.nobits?(0x80) || bytes[2].to_i.nobits?(0x80) ? 0 : 1
         2 + (more[7] + long) + more[6] + (more[5] | more[4])
       end
       private_class_method :described_in
