@@ -60,6 +60,21 @@ RSpec.describe 'The stage', type: :journey do
     nils.find('[data-testid=seat-farah]').click
     expect(nils).to have_css('aside[aria-label="Farah Lindqvist, large"] video')
     nils.click_button('Put Farah away')
+    odalys.find('[data-testid=seat-jonas]').click
+    odalys.click_button('Make Jonas large for all')
+    [farah, nils].each { |session| expect(session).to have_css('aside[aria-label^="Jonas"] video') }
+    nils.click_button('Put Jonas away')
+    expect(farah).to have_css('aside[aria-label^="Jonas"] video')
+    odalys.find('[data-testid=seat-jonas]').click
+    odalys.click_button('Make Jonas small again')
+    expect(farah).to have_no_css('aside[aria-label^="Jonas"]')
+    # What a page says of its connection, those who teach are told, and fewer pictures come.
+    nils.execute_script("window.say({ act: 'link', link: 'weak' })")
+    expect(odalys).to have_css('[data-testid=seat-nils]', text: 'weak link')
+    expect(farah).to have_no_css('[data-testid=seat-nils]', text: 'weak link')
+    until_true('two pictures at most come') { coming(nils, 'video').positive? && arrived(nils).count { |row| row[:kind] == 'video' } <= 3 }
+    nils.execute_script("window.say({ act: 'link', link: 'good' })")
+    expect(odalys).to have_no_css('[data-testid=seat-nils]', text: 'weak link')
     nils.click_button('Devices')
     fits('the check of devices on a phone', nils, 390)
     nils.find('label', text: 'Sound only').click

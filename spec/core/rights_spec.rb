@@ -108,7 +108,7 @@ RSpec.describe 'Rights' do
 
   # Every command × role in an open class: those for staff are for staff alone.
   staff_only = %w[board.clear board.set_page board.bring_back class.open class.end class.move class.extend class.show class.rule class.record class.cue
-                  class.stop_timer class.lend_floor class.mute class.invite class.set_clip
+                  class.stop_timer class.lend_floor class.mute class.make_large class.invite class.set_clip
                   class.clear_signals class.let_in class.send_to_wait class.remove class.let_back class.set_doors
                   class.set_exchange class.keep_together class.hand_out class.end_pairs board.lock exchange.pin exchange.park]
   inputs = {
@@ -116,7 +116,7 @@ RSpec.describe 'Rights' do
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
     'class.let_in' => { people: ['oona'] }, 'class.send_to_wait' => { person: 'jonas', place: 'main' },
     'class.remove' => { person: 'jonas', place: 'main' }, 'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true },
-    'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.mute' => {},
+    'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.mute' => {}, 'class.make_large' => { person: nil },
     'class.invite' => { person: 'jonas', device: 'camera' }, 'class.answer_invitation' => { yes: false },
     'class.share_screen' => { on: true }, 'class.pause_screen' => { on: true }, 'class.set_clip' => { material: 'm', playing: false }, 'class.signal' => { signal: 'clap' },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },

@@ -48,7 +48,8 @@ RSpec.describe 'Sound and picture' do
     [['dance', {}], ['send', {}], ['send', { sdp: 'x' * 60_000 }], ['send', { sdp: offer('audio', 'audio') }], ['send', { sdp: "v=0\r\nm=audio" }],
      ['send', { sdp: 7 }], ['answer', { sdp: "v=0\r\n\u0000" }], ['candidate', { side: 'nowhere', with: {} }], ['candidate', { side: 'sending', with: 7 }],
      ['candidate', { side: 'sending', with: { candidate: { a: 1 } } }], ['switch', { switch: 'heart', on: true }],
-     ['look_at', { people: ['a'] * 9 }], ['look_at', { people: [{}] }], ['overhear', { place: '../main' }], ['overhear', { place: {} }]].each do |act, more|
+     ['look_at', { people: ['a'] * 9 }], ['look_at', { people: [{}] }], ['overhear', { place: '../main' }], ['overhear', { place: {} }],
+     ['link', { link: 'splendid' }], ['link', { link: 7 }]].each do |act, more|
       expect(refused(farah, act, **more)).to satisfy("for #{act} #{more.inspect[0, 60]}") { |code| %w[bad_input too_large stage_refused].include?(code) }
       farah.heard.clear
     end
@@ -56,6 +57,7 @@ RSpec.describe 'Sound and picture' do
     stage(farah, 'answer', sdp: "v=0\r\n")
     stage(farah, 'switch', switch: 'camera', on: true)
     stage(farah, 'candidate', side: 'watching')
+    stage(farah, 'link')
     30.times { stage(farah, 'anew') }
     stage(farah, 'send', sdp: offer('audio', 'video'))
     expect(farah.wait { |message| message['t'] == 'sending' }['sdp']).to start_with('v=0')

@@ -23,6 +23,22 @@ RSpec.describe Veranda::Stage::Feeds do
     expect(feeds.speaking).to eq([])
   end
 
+  it 'sends fewer pictures over a weak connection, whoever is large or speaks among them, and always a screen' do
+    feeds.add([*('a'..'j').map { |id| person(id) }, person('a--screen')])
+    looking = Veranda::Stage::Looking.new('b')
+    looking.large = 'i'
+    seen = lambda do |link|
+      looking.link = link
+      looking.wanted(feeds).select { |_, mid| mid == '1' }.map(&:first)
+    end
+    expect(seen.call('weak')).to eq(%w[a--screen i a])
+    feeds.hear({ videoroom: 'talking', id: 'h' })
+    expect(seen.call('weak')).to eq(%w[a--screen h i])
+    expect(seen.call('poor')).to eq(%w[a--screen])
+    expect(seen.call('good').length).to eq(7)
+    expect(looking.wanted(feeds).count { |_, mid| mid == '0' }).to eq(10)
+  end
+
   it 'sends sound alone to those who wish it' do
     feeds.add([person('a'), person('b'), person('a--screen')])
     expect(feeds.wanted([], pictures: false)).to eq([%w[a 0], %w[b 0], %w[a--screen 0]])

@@ -14,7 +14,7 @@ module Veranda
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::Mute, Sittings::Invite, Sittings::AnswerInvitation,
-        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::PutOnClip,
+        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::MakeLarge, Sittings::PutOnClip,
         Sittings::SetClip, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer, Sittings::Spoke, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,

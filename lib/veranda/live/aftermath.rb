@@ -21,7 +21,7 @@ module Veranda
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
         'place.screen_on' => %i[review_rights], 'place.screen_off' => %i[review_rights],
-        'place.muted' => %i[mute],
+        'place.made_large' => %i[review_rights], 'place.muted' => %i[mute],
         'own.placed' => %i[review_person], 'sitting.rooms_opened' => %i[review_staff], 'sitting.room_set' => %i[review_staff],
         'sitting.rooms_closed' => %i[review_staff],
         'sitting.addressed' => %i[review_rights], 'sitting.address_over' => %i[review_rights],

@@ -44,6 +44,12 @@ module Veranda
         { **sitting.address.slice(:voice, :screen), rooms: rooms(sitting) }
       end
 
+      # @return [String, nil] id of who is large for everybody where somebody is
+      def large(peer, sitting, performer)
+        place = place_in(peer, sitting)
+        place && performer.copy(names.place(sitting.id, place)).state.large
+      end
+
       # @return [Array<String>] rooms that somebody may hear without being in them: staff those whose plan opens their doors
       def hears(peer, sitting, performer)
         place = place_in(peer, sitting) or return []

@@ -29,6 +29,8 @@ module Veranda
       attr_accessor :shares
       # @return [Hash, nil] what of their sound and picture goes to other places, see {Stage::Standing}
       attr_accessor :address
+      # @return [String, nil] id of who is large for everybody where they are
+      attr_accessor :large
       # @return [Array<String>] ids of places that they may hear without being there
       attr_accessor :hears
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them

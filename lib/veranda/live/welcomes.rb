@@ -127,10 +127,11 @@ module Veranda
         peer.recorded = @allowances.recorded?(peer, sitting, performer)
         peer.shares = @allowances.shares?(peer, sitting, performer)
         peer.address = @allowances.address(peer, sitting)
+        peer.large = @allowances.large(peer, sitting, performer)
         peer.hears = @allowances.hears(peer, sitting, performer)
       end
 
-      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.address, peer.hears, peer.rights]
+      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.address, peer.large, peer.hears, peer.rights]
 
       def facts(peer, performer)
         names = Core::Streams::StreamName

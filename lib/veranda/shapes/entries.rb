@@ -86,6 +86,7 @@ module Veranda
         screen_on: object({ name: STRING }),
         screen_off: object({}),
         screen_paused: object({ on: BOOLEAN }),
+        made_large: object({ person: maybe(STRING) }),
         clip_on: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER }),
         clip_set: object({ playing: BOOLEAN, at: INTEGER, speed: NUMBER, loop: maybe(pair(INTEGER)) }),
         clip_off: object({}),

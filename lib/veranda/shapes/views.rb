@@ -94,7 +94,7 @@ module Veranda
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
                             pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),
                             announced: list(shape(:Announcement)), screen: maybe(shape(:Screen)),
-                            clip: maybe(shape(:Clip)),
+                            clip: maybe(shape(:Clip)), large: maybe(STRING),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \

@@ -44,7 +44,7 @@ module Veranda
       def handle = @visit.watching&.handle
 
       # @return [Hash, nil] see {Watching#change}
-      def change = @visit.watching.change(@visit.feeds.wanted([], pictures: false).reject { |name, _| name == @person })
+      def change = @visit.watching.change(@visit.feeds.wanted([], pictures: false, without: @person))
 
       # @param sdp [String] what the browser answers
       def answered(sdp) = @visit.watching.answered(sdp)

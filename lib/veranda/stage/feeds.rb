@@ -65,15 +65,17 @@ module Veranda
 
       # @param looked_at [Array<String>] people whose pictures somebody wishes to see
       # @param pictures [Boolean] whether they wish to see any at all
+      # @param most [Integer] of people, besides screens
+      # @param without [String, nil] id of somebody of whom nothing is sent: themselves
       # @return [Array<Array(String, String)>] name and mid of all that should be sent to somebody: every sound, screens, and some pictures
-      def wanted(looked_at, pictures: true)
-        sounds = tracks('audio')
+      def wanted(looked_at, pictures: true, most: MOST_PICTURES, without: nil)
+        sounds = tracks('audio').reject { |name, _| of?(name, without) }
         return sounds.map { |name, track| [name, track.mid] } unless pictures
 
-        pictures = tracks('video').select { |_, track| on?(track, 'video') }
+        pictures = tracks('video').select { |name, track| on?(track, 'video') && !of?(name, without) }
         order = (@talked.first(1) + looked_at + @talked + @people.keys).uniq
         screens, pictures = pictures.partition { |name, _| screen?(name) }
-        chosen = pictures.sort_by { |person, _| order.index(person) }.first(MOST_PICTURES)
+        chosen = pictures.sort_by { |person, _| order.index(person) }.first(most)
         (sounds + screens + chosen).map { |person, track| [person, track.mid] }
       end
 
@@ -112,6 +114,7 @@ module Veranda
         talks ? @talk[person] = true : @talk.delete(person)
       end
 
+      def of?(name, person) = Core::Recordings::ScreenName.person(name) == person
       def screen?(name) = Core::Recordings::ScreenName.screen?(name)
       def on?(track, kind) = track.kind == kind && !track.muted
       def tracks(kind) = @people.flat_map { |person, tracks| tracks.select { |one| one.kind == kind }.map { |one| [person, one] } }

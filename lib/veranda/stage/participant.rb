@@ -43,10 +43,12 @@ module Veranda
         @jobs.once(:stand) do
           before, @at = @at, @wanted
           @allowed.stand(@at)
+          @looking.large = @at.large
           state if @overhearing.place && @at.hears.none?(@overhearing.place) && @overhearing.stop
           next if @ceded
 
           @at.same_place?(before) ? allow : enter
+          watch
           share
         end
       end
@@ -128,6 +130,15 @@ module Veranda
 
       # @param people [Array<String>] whose pictures they wish to see
       def look_at(people) = look { @looking.people = people }
+
+      # How their connection stands, as their page measures it.
+      # @param link [String] one of {Looking::LINKS}
+      # @return [Boolean] whether it is worth telling
+      def link(link)
+        changed = @looking.link != link
+        look { @looking.link = link } if changed
+        changed || link != Looking::LINKS.keys.first
+      end
 
       # @param on [Boolean] whether they are sent no pictures, as on a weak connection
       def sound_only(on) = look { @looking.sound_only = on }

@@ -8,8 +8,9 @@ module Veranda
     # - `rights`: those of the class, and `:screen` while it is theirs that is shared
     # - `recorded`: whether what is said there is recorded
     # - `address`: `{ voice:, screen:, rooms: }`, what of theirs goes to which other places; nil when nothing does
+    # - `large`: id of who is large for everybody there
     # - `hears`: places that they may hear without being in them
-    Standing = Struct.new(:sitting, :place, :rights, :recorded, :address, :hears, keyword_init: true) do
+    Standing = Struct.new(:sitting, :place, :rights, :recorded, :address, :large, :hears, keyword_init: true) do
       # @return [Boolean] whether it is where they were before
       def same_place?(other) = !other.nil? && [sitting, place] == [other.sitting, other.place]
     end

@@ -7,7 +7,7 @@ module Veranda
       include Terse
 
       # What a page may ask for, and of which of its connections it speaks, see {Visit}.
-      ACTS = %w[come send share answer candidate switch look_at sound_only overhear anew].freeze
+      ACTS = %w[come send share answer candidate switch look_at sound_only link overhear anew].freeze
       SIDES = %w[sending watching screen hearing].freeze
       # s between two looks at who has spoken and what is recorded.
       LOOK_EVERY = 0.5
@@ -40,7 +40,7 @@ module Veranda
         rights = (peer.rights[stream] || {}).transform_values(&:allowed?)
         rights[:screen] = peer.shares && rights[:share]
         participant.stand(Standing.new(sitting: peer.sitting_id, place: peer.place, rights: rights, recorded: peer.recorded,
-                                       address: peer.address, hears: peer.hears))
+                                       address: peer.address, large: peer.large, hears: peer.hears))
       end
 
       # @param peer [Live::Peer]
@@ -53,7 +53,7 @@ module Veranda
         participant = @participants[peer] or raise no_stage
         return participant.hear(message) if peer.person.stand_in?
 
-        agree(participant, message) || wish(participant, message)
+        agree(participant, message) || wish(participant, message) { |link| tell_link(peer, gathering, link) }
       end
 
       # A recorded class has ended: what was written of it is made playable.
@@ -83,15 +83,23 @@ module Veranda
       end
 
       # What goes over them.
+      # @yieldparam link [String] how the connection of a page stands, as it says itself
       def wish(participant, message)
         on = message[:on] == true
         case message[:act]
         when 'switch' then participant.switch(message[:switch].to_s.to_sym, on)
         when 'look_at' then participant.look_at(message[:people] || [])
         when 'sound_only' then participant.sound_only(on)
+        when 'link' then message[:link] && participant.link(message[:link]) && yield(message[:link])
         when 'overhear' then participant.overhear(message[:place])
         when 'anew' then participant.anew
         end
+      end
+
+      # Staff see whose connection is weak.
+      def tell_link(peer, gathering, link)
+        stream = Core::Streams::StreamName.staff(peer.sitting_id)
+        gathering.send_transient(stream, JSON.generate(t: 'link', stream: stream, person: peer.person.id, link: link), pass_on: true)
       end
 
       def no_stage = Core::Refusal.new(:no_stage, 'There is no sound and picture here.')

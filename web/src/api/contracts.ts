@@ -194,6 +194,9 @@ export interface Commands {
   'class.pause_screen': {
     on: boolean;
   };
+  'class.make_large': {
+    person: null | string;
+  };
   'class.set_clip': {
     rooms?: string[];
     material: string;

@@ -537,6 +537,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'made_large';
+      body: MadeLargeBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'clip_on';
       body: ClipOnBody;
       seq: number;
@@ -982,6 +990,10 @@ export type Glimpse =
             elsewhere: boolean;
           };
     };
+/**
+ * How the connection of a page stands.
+ */
+export type StageLink = 'good' | 'weak' | 'poor';
 export type Incoming =
   | {
       t: 'welcome';
@@ -1054,6 +1066,12 @@ export type Incoming =
       ear: number;
       sdp: string;
       slots: StageSlot[];
+    }
+  | {
+      t: 'link';
+      stream: string;
+      person: string;
+      link: StageLink;
     }
   | {
       t: 'voice';
@@ -1214,6 +1232,7 @@ export interface Shapes {
   ScreenOnBody: ScreenOnBody;
   ScreenOffBody: ScreenOffBody;
   ScreenPausedBody: ScreenPausedBody;
+  MadeLargeBody: MadeLargeBody;
   ClipOnBody: ClipOnBody;
   ClipSetBody: ClipSetBody;
   ClipOffBody: ClipOffBody;
@@ -1274,6 +1293,7 @@ export interface Shapes {
   LessMinutes: LessMinutes;
   Timing: Timing;
   Glimpse: Glimpse;
+  StageLink: StageLink;
   OnStage: OnStage;
   StageSlot: StageSlot;
   Incoming: Incoming;
@@ -2204,6 +2224,7 @@ export interface PlaceView {
   announced: Announcement[];
   screen: Screen | null;
   clip: Clip | null;
+  large: string | null;
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -2619,6 +2640,9 @@ export interface ScreenOnBody {
 export interface ScreenOffBody {}
 export interface ScreenPausedBody {
   on: boolean;
+}
+export interface MadeLargeBody {
+  person: string | null;
 }
 export interface ClipOnBody {
   material: string;

@@ -39,7 +39,7 @@ const CLOCKS = 12;
 /** What is said of sound and picture, or begins it. */
 type StageMessage = Extract<
   Incoming,
-  { t: 'welcome' | 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'voice' | 'muted' }
+  { t: 'welcome' | 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'link' | 'voice' | 'muted' }
 >;
 
 /**
@@ -231,6 +231,7 @@ export class LiveClient {
       case 'sharing':
       case 'watching':
       case 'hearing':
+      case 'link':
       case 'voice':
       case 'muted':
         return this.stages.forEach((heard) => heard(message));

@@ -32,7 +32,17 @@ const without = (hosts: PlaceState['hosts'], id: string) => hosts.filter((host) 
 const quiet = ({ signals }: PlaceState, people: string[]) => signals.filter(({ person }) => !people.includes(person));
 
 /** A room that opens begins with nobody waiting for anything. */
-const ANEW = { call: null, timer: null, floor: null, screen: null, clip: null, announced: [], signals: [], hands: [] };
+const ANEW = {
+  call: null,
+  timer: null,
+  floor: null,
+  screen: null,
+  clip: null,
+  large: null,
+  announced: [],
+  signals: [],
+  hands: [],
+};
 
 /** What comes on the paper later lies in front. */
 const behind = ({ screen, clip }: PlaceState, ...what: ('screen' | 'clip')[]) => ({
@@ -91,6 +101,8 @@ export const placeFold: Fold<PlaceState> = {
         };
       case 'clip_off':
         return { ...state, clip: null };
+      case 'made_large':
+        return { ...state, large: body.person };
       case 'timer_set':
         return { ...state, timer: body };
       case 'timer_stopped':

@@ -6,11 +6,13 @@ import { Moving } from './Moving';
 interface Props {
   picture: MediaStream;
   name: string;
+  /** What is on the button that puts it away; by default it is put away for oneself. */
+  words?: string;
   onClose: () => void;
 }
 
 /** Somebody made large for oneself, over a corner of the paper. */
-export function Large({ picture, name, onClose }: Props) {
+export function Large({ picture, name, words, onClose }: Props) {
   return (
     <Box
       component="aside"
@@ -26,7 +28,7 @@ export function Large({ picture, name, onClose }: Props) {
         onClick={onClose}
         sx={{ position: 'absolute', right: 8, bottom: 8, bgcolor: 'background.paper' }}
       >
-        Put {firstName(name)} away
+        {words ?? `Put ${firstName(name)} away`}
       </Button>
     </Box>
   );

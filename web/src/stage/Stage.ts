@@ -1,12 +1,13 @@
-import type { Incoming, OnStage, StageSlot } from '../api/shapes';
+import type { Incoming, OnStage, StageLink, StageSlot } from '../api/shapes';
 import type { LiveClient } from '../live/LiveClient';
 import { goneWords, open, troubleWith, type AnyDevice, type Device } from './devices';
+import { linkOf, MEASURE_EVERY, Measuring, Steady } from './link';
 import type { Shared } from './screen';
 import type { Made } from './simulated';
 
 type Told = Extract<
   Incoming,
-  { t: 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'voice' | 'muted' | 'welcome' }
+  { t: 'stage' | 'sending' | 'sharing' | 'watching' | 'hearing' | 'link' | 'voice' | 'muted' | 'welcome' }
 >;
 
 /** What somebody sends, as it arrives here. */
@@ -43,6 +44,9 @@ export interface StageState {
   held: boolean;
   /** Who has switched one's microphone off, until one switches it on. */
   muted: string | null;
+  /** How one's connection stands, and, for those who teach, whose is not good. */
+  link: StageLink;
+  links: ReadonlyMap<string, StageLink>;
   /** Whether one wishes to be sent no pictures. */
   soundOnly: boolean;
   /** Goes up when one hears by another speaker. */
@@ -66,6 +70,8 @@ const NOTHING: StageState = {
   trouble: null,
   held: false,
   muted: null,
+  link: 'good',
+  links: new Map(),
   soundOnly: false,
   speaker: 0,
   says: null,
@@ -113,6 +119,9 @@ export class Stage {
   private made: Partial<Record<Device, Made>> = {};
   private warm: { made: Made; timer: ReturnType<typeof setTimeout> } | null = null;
   private off: () => void;
+  private measuring = new Measuring();
+  private steady = new Steady();
+  private timer: ReturnType<typeof setInterval>;
 
   /**
    * @param live by which all is agreed on
@@ -123,6 +132,7 @@ export class Stage {
     private name: string,
   ) {
     this.off = live.hearStage((message) => this.hear(message));
+    this.timer = setInterval(() => void this.measure().catch(this.passed), MEASURE_EVERY);
     this.come();
   }
 
@@ -138,6 +148,7 @@ export class Stage {
 
   close() {
     this.off();
+    clearInterval(this.timer);
     this.drop();
     // What is being opened just now is let go of as soon as it is there.
     this.tell({ microphone: 'off', camera: 'off' });
@@ -292,6 +303,8 @@ export class Stage {
         return void this.listen(message).catch(this.passed);
       case 'voice':
         return this.speaks(message.person, message.on);
+      case 'link':
+        return this.linked(message.person, message.link);
       case 'muted':
         this.switchOff('microphone');
         return this.tell({ muted: message.by });
@@ -311,6 +324,23 @@ export class Stage {
     // Somebody took what one had: it is seen, and one begins anew.
     if (anew && place && (this.made.microphone || this.made.camera)) void this.send().catch(this.passed);
     if (anew && place && this.shared) void this.sendScreen().catch(this.passed);
+  }
+
+  /** How the connection stands is told again and again while it is not good, so that whoever comes later learns it too. */
+  private async measure() {
+    const measured = this.watching && (await this.measuring.take([this.watching]));
+    if (!measured) return;
+    const before = this.steady.link;
+    const link = this.steady.take(linkOf(measured));
+    if (link !== before) this.tell({ link });
+    if (link !== before || link !== 'good') this.live.sayStage({ act: 'link', link });
+  }
+
+  private linked(person: string, link: StageLink) {
+    const links = new Map(this.state.links);
+    if (link === 'good') links.delete(person);
+    else links.set(person, link);
+    this.tell({ links });
   }
 
   private speaks(person: string, on: boolean) {

@@ -96,6 +96,14 @@ export function StageControls({ place, room, you, rights, form }: Props) {
       )}
       <CheckDevices>Devices</CheckDevices>
       <MorePictures me={you.id} />
+      {state.link !== 'good' && !state.soundOnly && (
+        <Box
+          role="status"
+          sx={{ fontSize: 13, color: 'text.secondary', ...(line ? { flexBasis: '100%' } : { maxWidth: 150 }) }}
+        >
+          {state.link === 'weak' ? 'Weak connection: fewer pictures.' : 'Poor connection: sound first.'}
+        </Box>
+      )}
       {state.held && (
         <Button variant="contained" onClick={() => stage.release()}>
           Let me hear the class

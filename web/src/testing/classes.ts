@@ -72,6 +72,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   rules: { for_all: RULES, exceptions: [], by_step: [] },
   screen: null,
   clip: null,
+  large: null,
   welcome: null,
   hosts: [],
   ...more,

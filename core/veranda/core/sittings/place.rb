@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen clip].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen clip large].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -19,6 +19,8 @@ module Veranda
         # @return [Hash, nil] `{ person:, name:, since:, paused:, front: }` of whoever shares a screen; `front` while no board was shown
         #   since
         attr_reader :screen
+        # @return [String, nil] id of whose picture is large for everybody
+        attr_reader :large
         # @return [Hash, nil] what plays for everybody, see {Clip}
         attr_reader :clip
         # @return [Hash{String => Hash}] `{ person:, signal:, at: }` by person, in the order in which they were given
@@ -124,6 +126,8 @@ module Veranda
           @screen = @screen&.merge(paused: body[:on], front: true)
         end
 
+        def made_large(_entry, body) = @large = body[:person]
+
         def timer_set(_entry, body) = @timer = body
         def timer_stopped(_entry, _body) = @timer = nil
         def hand_raised(entry, _body) = @hands |= [entry.actor]
@@ -162,7 +166,7 @@ module Veranda
         # Opened again, it begins anew, but for its boards and what is written.
         def room_opened(entry, body)
           @room = { **body, opened_at: entry.at, closed: false }
-          @call = @timer = @floor = @screen = @clip = nil
+          @call = @timer = @floor = @screen = @clip = @large = nil
           @announced = []
           @signals = {}
           @hands = []
@@ -202,7 +206,7 @@ module Veranda
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
         'roaming' => :roaming, 'screen_on' => :screen_on, 'screen_off' => :screen_off,
-        'screen_paused' => :screen_paused,
+        'screen_paused' => :screen_paused, 'made_large' => :made_large,
         'clip_on' => :clip_on, 'clip_set' => :clip_set, 'clip_off' => :clip_off, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze

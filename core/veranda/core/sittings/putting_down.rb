@@ -17,6 +17,7 @@ module Veranda
           [(entry('hand_lowered', { person: person }, on: stream) if left.hands.include?(person)),
            (entry('signal_off', { people: [person] }, on: stream) if left.signals.key?(person)),
            (entry(*Floor.without(left.floor, person), on: stream) if Floor.people(left.floor).include?(person)),
+           (entry('made_large', { person: nil }, on: stream) if left.large == person),
            (entry('roaming', on: stream) if left.leader == person),
            (entry('screen_off', on: stream) if left.screen&.fetch(:person) == person)]
         end

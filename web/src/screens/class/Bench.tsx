@@ -3,7 +3,7 @@ import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { PASSING_SIGNALS } from '../../api/contracts';
 import { useServerNow } from '../../live/hooks';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
-import type { Seat, You } from '../../api/shapes';
+import type { OnStage, Seat, You, StageLink } from '../../api/shapes';
 import { withFloor, type PlaceState } from '../../live/place';
 import { sittingOf } from '../../live/streams';
 import { seen, signalWord } from '../../parts/words/signals';
@@ -50,6 +50,10 @@ interface Props {
   you: You;
   /** Who speaks just now. */
   speaking?: ReadonlySet<string>;
+  /** Who has a microphone or a camera on. */
+  onStage?: OnStage[];
+  /** Whose connection is not good, as those who teach are told. */
+  links?: ReadonlyMap<string, StageLink>;
   /** How it lies, see {@link formOf}. */
   form?: BenchForm;
   /** Writes to somebody alone. */
@@ -86,6 +90,8 @@ export function Bench({
   room,
   you,
   speaking,
+  onStage,
+  links,
   form = 'plain',
   onWrite,
   onLarge,
@@ -108,7 +114,9 @@ export function Bench({
     const signalled = signals.find(({ person }) => person === seat.id);
     if (signalled) return signalWord(signalled.signal);
     const own = exception(seat);
-    return own ? (own.allow ? 'may draw' : 'no pen') : null;
+    if (own) return own.allow ? 'may draw' : 'no pen';
+    const link = links?.get(seat.id);
+    return link ? `${link} link` : null;
   };
   const find = (person: string) => {
     const anchor = document.querySelector<HTMLElement>(`[data-testid="seat-${person}"]`);
@@ -162,6 +170,7 @@ export function Bench({
                   size={SIZES[form]}
                   picture={pictureOf?.(seat)}
                   speaks={speaking?.has(seat.id)}
+                  sends={onStage?.find(({ id }) => id === seat.id)}
                   me={seat.id === you.id}
                   hand={place.hands.indexOf(seat.id) + 1}
                   word={word(seat)}

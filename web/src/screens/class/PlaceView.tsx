@@ -176,7 +176,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Moving picture={picture} name={name} mirrored={me && chosen('camera') !== SIMULATED} />
     ) : undefined;
   };
-  const [large, setLarge] = useState<Seat | null>(null);
+  const [own, setLarge] = useState<Seat | null>(null);
+  // What is large for everybody one may put away for oneself.
+  const [away, setAway] = useState<string | null>(null);
+  const forAll = place.large !== away ? people.find(({ id }) => id === place.large && id !== you.id) : undefined;
+  const large = own ?? forAll ?? null;
   const largePicture =
     large && stage?.people.some(({ id, picture }) => id === large.id && picture) && stage.tracks.get(large.id)?.video;
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
@@ -210,7 +214,16 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
               onLeaveWall={() => setWall(null)}
               onWrite={write}
             />
-            {largePicture && large && <Large picture={largePicture} name={large.name} onClose={() => setLarge(null)} />}
+            {largePicture && large && (
+              <Large
+                picture={largePicture}
+                name={large.name}
+                onClose={() => {
+                  setLarge(null);
+                  if (large.id === place.large) setAway(large.id);
+                }}
+              />
+            )}
           </Box>
         </Fallible>
         {wide ? (
@@ -236,6 +249,8 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Bench
         {...{ groups, place, room, you, form, pictureOf }}
         speaking={stage?.speaking}
+        onStage={stage?.people}
+        links={stage?.links}
         onWrite={(person) => write(person)}
         onLarge={setLarge}
         devices={<StageControls {...{ place, room, you, form }} rights={connection.rights[room]} />}

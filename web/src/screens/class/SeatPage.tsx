@@ -92,7 +92,7 @@ export function SeatPage({ seat, sitting, at, place: shown, me, onWrite, onLarge
           seat.id !== me && (
             <>
               <Box>{firstName(seat.name)} may do everything here.</Box>
-              <OnStage {...{ seat, sitting, at, onClose }} />
+              <OnStage {...{ seat, sitting, at, place, onClose }} />
             </>
           )
         ) : (
@@ -152,7 +152,7 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
           Take down the hand of {name}
         </Act>
       )}
-      <OnStage {...{ seat, sitting, at, onClose }} />
+      <OnStage {...{ seat, sitting, at, place, onClose }} />
       <MoveTo {...{ seat, sitting, onClose }} />
       <Today {...{ seat, sitting, at }} />
       <Rights {...{ seat, sitting, at, place, room }} />
@@ -165,7 +165,7 @@ function Student({ seat, sitting, at, place, onClose }: Omit<Props, 'anchor' | '
 }
 
 /** While there are sound and picture: what they send, and how one asks them for more, or for less. */
-function OnStage({ seat, sitting, at, onClose }: Pick<Props, 'seat' | 'sitting' | 'at' | 'onClose'>) {
+function OnStage({ seat, sitting, at, place, onClose }: Pick<Props, 'seat' | 'sitting' | 'at' | 'place' | 'onClose'>) {
   const live = useLive();
   const stage = useStageState();
   const invited = useStaff(sitting)?.invited.find(({ person }) => person === seat.id);
@@ -180,16 +180,28 @@ function OnStage({ seat, sitting, at, onClose }: Pick<Props, 'seat' | 'sitting' 
     onClose();
     void live.do('class.mute', placeStream(sitting, at), { person: seat.id });
   };
+  const large = () => {
+    onClose();
+    void live.do('class.make_large', placeStream(sitting, at), { person: place.large === seat.id ? null : seat.id });
+  };
+  const link = stage.links.get(seat.id);
   const asked = invited && (invited.device === 'microphone' ? 'speak' : 'show the camera');
   return (
     <Box component="section" aria-label={`How ${seat.name} is heard and seen`}>
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>
         Microphone {sound ? 'on' : 'off'}, camera {picture ? 'on' : 'off'}
+        {link &&
+          ` · ${link === 'weak' ? 'a weak connection: fewer pictures are sent there' : 'a poor connection: only sound is sent there'}`}
         {invited?.yes === null && ` · invited to ${asked}, no answer yet`}
         {invited?.yes === false && ` · would rather not ${asked} now`}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {sound && <Act onClick={mute}>Mute {name}</Act>}
+        {(picture || place.large === seat.id) && (
+          <Act onClick={large}>
+            {place.large === seat.id ? `Make ${name} small again` : `Make ${name} large for all`}
+          </Act>
+        )}
         {!sound && !isStaff(seat) && <Act onClick={ask('microphone')}>Invite {name} to speak</Act>}
         {!picture && !isStaff(seat) && <Act onClick={ask('camera')}>Invite {name} to show the camera</Act>}
       </Box>

@@ -21,11 +21,13 @@ interface Props {
   floor?: boolean;
   /** Whether they speak just now. */
   speaks?: boolean;
+  /** What of theirs is on. */
+  sends?: { sound: boolean; picture: boolean };
   onOpen?: (element: HTMLElement) => void;
 }
 
 /** One person on the bench. */
-export function SeatView({ seat, me, picture, size, hand, word, floor = false, speaks = false, onOpen }: Props) {
+export function SeatView({ seat, me, picture, size, hand, word, floor = false, speaks = false, sends, onOpen }: Props) {
   const hall = size === 'hall';
   const tall = size === 'tall';
   const small = !hall && !tall && size !== 'large';
@@ -34,6 +36,7 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, s
   const width = tall ? 112 : side;
   const named = size === 'named';
   const away = seat.presence === 'dropped';
+  const on = [sends?.sound && 'microphone on', sends?.picture && 'camera on'].filter(Boolean).join(', ');
   const words = away ? 'reconnecting' : word;
   return (
     <Box
@@ -84,6 +87,8 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, s
         }}
       >
         {picture ?? <span aria-hidden>{initials(seat.name)}</span>}
+        {sends?.sound && <MicrophoneOn />}
+        {sends?.picture && !picture && <CameraOn />}
         {hand > 0 && (
           <Box
             sx={{
@@ -149,8 +154,34 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, s
             , speaks
           </Box>
         )}
+        {on && (
+          <Box component="span" sx={visuallyHidden}>
+            , {on}
+          </Box>
+        )}
         {small && words && `, ${words}`}
       </Box>
     </Box>
   );
 }
+
+const ON = {
+  ...{ position: 'absolute', left: 3, top: 3, display: 'flex', gap: '2px', p: '3px', borderRadius: 0.75 },
+  ...{ bgcolor: 'rgba(255, 253, 249, 0.88)', '& i': { display: 'block', bgcolor: '#17665E' } },
+};
+
+/** Three strokes, as of a voice. */
+const MicrophoneOn = () => (
+  <Box aria-hidden sx={{ ...ON, alignItems: 'center', height: 16, '& i': { width: 3, bgcolor: '#17665E' } }}>
+    <i style={{ height: 5 }} />
+    <i style={{ height: 10 }} />
+    <i style={{ height: 6 }} />
+  </Box>
+);
+
+/** A frame, where the picture itself does not come. */
+const CameraOn = () => (
+  <Box aria-hidden sx={{ ...ON, left: 'auto', right: 3, height: 16, alignItems: 'center' }}>
+    <Box sx={{ width: 12, height: 9, border: '2px solid #17665E', borderRadius: '2px' }} />
+  </Box>
+);
