@@ -22,7 +22,7 @@ module Veranda
     # @return [Hash, nil] nil where there is none
     def stage
       path = ENV.fetch('VERANDA_STAGE', '')
-      JSON.parse(File.read(path), symbolize_names: true) unless path.empty?
+      JSON.parse(File.read(path), symbolize_names: true).merge(telephone: telephone_secret) unless path.empty?
     end
 
     # @return [Integer] how many server processes there are
@@ -33,13 +33,20 @@ module Veranda
 
     # The secret that signs and encrypts sessions; made at first use.
     # @return [String]
-    def session_secret
-      path = File.join(var, 'session-secret')
+    def session_secret = secret('session-secret')
+
+    # The secret that the telephone, or its stand-in, knows; made at first use.
+    # @return [String]
+    def telephone_secret = secret('telephone-secret')
+
+    def secret(name)
+      path = File.join(var, name)
       unless File.exist?(path)
         require 'securerandom'
         File.write(path, SecureRandom.hex(64), perm: 0o600)
       end
       File.read(path)
     end
+    private_class_method :secret
   end
 end

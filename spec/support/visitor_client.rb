@@ -23,7 +23,7 @@ class VisitorClient
   end
 
   def get(path, **headers) = request(Net::HTTP::Get.new(path, headers.transform_keys(&:to_s)))
-  def post(path, body = {}) = request(Net::HTTP::Post.new(path), body)
+  def post(path, body = {}, headers = {}) = request(Net::HTTP::Post.new(path, headers), body)
   def patch(path, body) = request(Net::HTTP::Patch.new(path), body)
   def delete(path) = request(Net::HTTP::Delete.new(path), {})
 

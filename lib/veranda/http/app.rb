@@ -43,7 +43,8 @@ module Veranda
       end
 
       def resources(archive, hub, aside)
-        [Sessions, Desk, Doors, Conducting, Rooms, Polls, Questions, Lessons, Boards, Materials, Uploads, Recordings].map do |resource|
+        [Sessions, Desk, Doors, Telephone, Conducting, Rooms, Polls, Questions, Lessons, Boards, Materials, Uploads,
+         Recordings].map do |resource|
           resource.new(archive: archive, hub: hub, aside: aside)
         end
       end

@@ -36,7 +36,8 @@ module Veranda
 
         json(id: id, lesson: lesson[:id], course: lesson[:course_id], title: lesson[:title], rehearsal: row[:rehearsal],
              recording: recording(row, lesson), shared: archive.recordings.shared?(id),
-             private_in_transcripts: archive.course(lesson[:course_id])[:private_in_transcripts], stage: hub.stage.there?)
+             private_in_transcripts: archive.course(lesson[:course_id])[:private_in_transcripts], stage: hub.stage.there?,
+             **{ telephone: (hub.stage.by_telephone(archive)&.code(id) if person.staff?) }.compact)
       end
 
       # Who may be expected: the course's students, and guests who were let in before.

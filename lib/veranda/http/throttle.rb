@@ -9,6 +9,7 @@ module Veranda
       LIMITS = [
         [%r{\A/auth/login\z}, 3, 150],
         [%r{\A/api/links/}, 2, 150],
+        [%r{\A/api/telephone\z}, 0.5, 30],
         [%r{\A/api/materials/}, 20, 200],
         [%r{\A/api/}, 40, 400]
       ].freeze

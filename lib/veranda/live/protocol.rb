@@ -51,6 +51,7 @@ module Veranda
           optional(:switch).value(:string, included_in?: Stage::Sending::SWITCHES.map(&:to_s))
           optional(:on).value(:bool)
           optional(:place).value(Core::Types::ID)
+          optional(:telephone).value(:integer, included_in?: Stage::Telephone::PORTS)
           optional(:link).value(:string, included_in?: Stage::Looking::LINKS.keys)
           optional(:people).value(:array, max_size?: Stage::Feeds::MOST_PICTURES).each(Core::Types::ID)
         end,

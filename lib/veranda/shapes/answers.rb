@@ -65,8 +65,9 @@ module Veranda
                      about: 'What somebody did on a board since one last looked.'),
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),
                                        shared: BOOLEAN, private_in_transcripts: BOOLEAN, stage: BOOLEAN },
+                           may: { telephone: STRING },
                            about: '`recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: ' \
-                                  'whether there are sound and picture.'),
+                                  'whether there are sound and picture; `telephone`: the code by which one calls, for staff.'),
         HeardRow: object({ person: STRING, last: maybe(MOMENT), spells: INTEGER, posts: INTEGER, marks: INTEGER,
                            answers: INTEGER, hands: INTEGER, floors: INTEGER, signals: INTEGER, speeches: INTEGER, spoken: INTEGER },
                          about: 'What one student did in a class so far; `spells` are half minutes in which they did anything.'),

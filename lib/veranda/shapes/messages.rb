@@ -55,6 +55,7 @@ module Veranda
           message('watching', { epoch: INTEGER, sdp: STRING, slots: list(shape(:StageSlot)) }),
           message('hearing', { ear: INTEGER, sdp: STRING, slots: list(shape(:StageSlot)) }),
           message('link', { stream: STRING, person: STRING, link: shape(:StageLink) }),
+          message('telephone', { port: INTEGER, source: INTEGER }),
           message('voice', { stream: STRING, person: STRING, on: BOOLEAN }),
           message('muted', { by: STRING }),
           message('results', { stream: STRING, live: shape(:PollLive) }),

@@ -20,7 +20,7 @@ module Veranda
       MADE = { is_private: true, permanent: false, require_pvtid: true, lock_record: true, notify_joining: true, publishers: PUBLISHERS,
                bitrate: BITRATE, bitrate_cap: true, fir_freq: 0, audiocodec: 'opus', videocodec: 'vp8' }.freeze
 
-      NOT_THERE, THERE, TAKEN = 426, 427, 436
+      NOT_THERE, THERE, NO_SUCH, TAKEN = 426, 427, 428, 436
 
       # @return [String]
       attr_reader :name, :sitting, :place

@@ -23,6 +23,10 @@ module Veranda
       # @return [Boolean] whether this server has sound and picture at all
       def there? = !@link.nil?
 
+      # @param archive [Store::Archive]
+      # @return [Preparing::ByTelephone, nil] nil where nobody can call
+      def by_telephone(archive) = @reach && Preparing::ByTelephone.new(archive, @reach[:telephone])
+
       # @param hub [Live::Hub]
       def start(hub)
         @hub = hub
@@ -48,10 +52,10 @@ module Veranda
       # @param message [Hash] checked, see {Live::Protocol}
       # @raise [Core::Refusal]
       def hear(peer, gathering, message)
-        return come(peer, gathering) if message[:act] == 'come'
+        return come(peer, gathering, message[:telephone]) if message[:act] == 'come'
 
         participant = @participants[peer] or raise no_stage
-        return participant.hear(message) if peer.person.stand_in?
+        return participant.hear(message) if participant.is_a?(Plain)
 
         agree(participant, message) || wish(participant, message) { |link| tell_link(peer, gathering, link) }
       end
@@ -106,23 +110,28 @@ module Veranda
 
       # A page asks for it; those that only draw and write cost the media server nothing. Where there is none, the class goes on without a
       # word about it.
-      def come(peer, gathering)
+      # @param port [Integer, nil] where somebody hears who has called
+      def come(peer, gathering, port)
         return unless @link && peer.sitting_id && !peer.unseen?
 
-        @participants[peer] ||= begin_with(peer, gathering)
+        @participants[peer] ||= begin_with(peer, gathering, port)
         stand(peer)
       end
 
-      def begin_with(peer, gathering)
-        person = peer.person
-        one = if person.stand_in?
-                Simulated.new(@link, @reach, person, playing: @playing, voice: voice_of(peer, gathering, tells: true))
-              else
-                tell = ->(facts) { peer.send_message(**facts) }
-                Participant.new(@link, @reach, person.id, tell: tell, voice: voice_of(peer, gathering))
-              end
+      def begin_with(peer, gathering, port)
+        one = on_stage(peer, gathering, port)
         @hub.background { one.run }
         one
+      end
+
+      def on_stage(peer, gathering, port)
+        person = peer.person
+        tell = ->(facts) { peer.send_message(**facts) }
+        plain = { voice: voice_of(peer, gathering, tells: true), tell: tell }
+        return Simulated.new(@link, @reach, person, playing: @playing, **plain) if person.stand_in?
+        return Telephone.new(@link, @reach, person, port: port, **plain) if port && Preparing::ByTelephone.came?(person.id)
+
+        Participant.new(@link, @reach, person.id, tell: tell, voice: voice_of(peer, gathering))
       end
 
       # @param tells [Boolean] whether it is we who tell others on stage that they speak, since the media server does not

@@ -3,7 +3,6 @@
 require 'async'
 require 'async/http/endpoint'
 require 'async/websocket/client'
-require 'net/http'
 
 module Veranda
   module StandIns
@@ -16,6 +15,7 @@ module Veranda
       # @param rng [Random]
       def initialize(address, token, name:, rng:)
         @address = address
+        @web = Web.new(address)
         @token = token
         @name = name
         @rng = rng
@@ -27,7 +27,7 @@ module Veranda
       def call(seconds:, pace:)
         sitting_id = come_in
         endpoint = Async::HTTP::Endpoint.parse("#{@address.sub('http', 'ws')}/live")
-        Async::WebSocket::Client.connect(endpoint, headers: [['cookie', @cookie], ['origin', @address]]) do |socket|
+        Async::WebSocket::Client.connect(endpoint, headers: [['cookie', @web.cookie], ['origin', @address]]) do |socket|
           @socket = socket
           say(t: 'hello', v: Live::Protocol::VERSION, sitting: sitting_id)
           listener = Async { listen }
@@ -91,25 +91,8 @@ module Veranda
 
       # @return [String] id of the class
       def come_in
-        lesson = post('/api/links/enter', token: @token, name: @name)['to'][%r{/lessons/(\w+)/}, 1]
-        post("/api/lessons/#{lesson}/class")['sitting']
-      end
-
-      def post(path, body = {})
-        token = request(Net::HTTP::Get.new('/api/session'))['csrf']
-        request(Net::HTTP::Post.new(path, 'X-CSRF-Token' => token, 'Content-Type' => 'application/json'), JSON.generate(body))
-      end
-
-      def request(request, body = nil)
-        uri = URI(@address)
-        request['Cookie'] = @cookie if @cookie
-        request.body = body
-        response = Net::HTTP.start(uri.host, uri.port) { |http| http.request(request) }
-        @cookie = response['set-cookie'].split(';').first if response['set-cookie']
-        facts = JSON.parse(response.body)
-        raise "#{@name} was not let in: #{facts['says']}" unless response.is_a?(Net::HTTPSuccess)
-
-        facts
+        lesson = @web.post('/api/links/enter', token: @token, name: @name)['to'][%r{/lessons/(\w+)/}, 1]
+        @web.post("/api/lessons/#{lesson}/class")['sitting']
       end
     end
   end

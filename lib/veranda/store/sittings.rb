@@ -32,6 +32,12 @@ module Veranda
                       .distinct(:lesson_id).as_hash(:lesson_id)
       end
 
+      # Classes that go on at once, at most, that are looked through.
+      MOST_GOING_ON = 10_000
+
+      # @return [Array<String>] ids of all classes that go on now
+      def going_on = @db[:sittings].where(status: 'open').limit(MOST_GOING_ON).select_map(:id)
+
       # @return [String, nil] id of the class of a lesson that goes on now
       def open_of(lesson_id)
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)

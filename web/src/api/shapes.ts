@@ -1074,6 +1074,11 @@ export type Incoming =
       link: StageLink;
     }
   | {
+      t: 'telephone';
+      port: number;
+      source: number;
+    }
+  | {
       t: 'voice';
       stream: string;
       person: string;
@@ -3195,7 +3200,7 @@ export interface News {
   at: number;
 }
 /**
- * `recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: whether there are sound and picture.
+ * `recording`: whether there is something to watch afterwards, now or once staff share it; `stage`: whether there are sound and picture; `telephone`: the code by which one calls, for staff.
  */
 export interface ClassFacts {
   id: string;
@@ -3207,6 +3212,7 @@ export interface ClassFacts {
   shared: boolean;
   private_in_transcripts: boolean;
   stage: boolean;
+  telephone?: string;
 }
 /**
  * What one student did in a class so far; `spells` are half minutes in which they did anything.

@@ -4,6 +4,7 @@ import Switch from '@mui/material/Switch';
 import type { ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
+import type { ClassFacts } from '../../api/shapes';
 import { useLive } from '../../live/hooks';
 import type { StaffState } from '../../live/staff';
 import { sittingStream, staffStream } from '../../live/streams';
@@ -28,6 +29,10 @@ export function AtTheDoors({ sitting, staff, open }: Props) {
       void live.do('class.let_in', sittingStream(sitting), { people: people.slice(i, i + AT_ONCE) });
   };
   const { waiting, removed, each } = staff;
+  const { data: facts } = useQuery({
+    queryKey: ['class', sitting],
+    queryFn: () => get<ClassFacts>(`/api/classes/${sitting}`),
+  });
   const ids = waiting.map(({ id }) => id).join(' ');
   const newcomers = useQuery({
     queryKey: ['newcomers', sitting, ids],
@@ -80,6 +85,14 @@ export function AtTheDoors({ sitting, staff, open }: Props) {
           onChange={(_, straight) => void live.do('class.set_doors', staffStream(sitting), { each: !straight })}
         />
       </Box>
+      {facts?.telephone && (
+        <Box sx={{ fontSize: 14 }}>
+          By telephone: code{' '}
+          <Box component="strong" sx={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>
+            {facts.telephone.replace(/(?=.{4}$)/, ' ')}
+          </Box>
+        </Box>
+      )}
     </Box>
   );
 }
