@@ -22,7 +22,11 @@ module Veranda
     # @return [Hash, nil] nil where there is none
     def stage
       path = ENV.fetch('VERANDA_STAGE', '')
-      JSON.parse(File.read(path), symbolize_names: true).merge(telephone: telephone_secret) unless path.empty?
+      return if path.empty?
+
+      JSON.parse(File.read(path), symbolize_names: true)
+          .merge(telephone: telephone_secret, relays: ENV.fetch('TURN_URLS',
+                                                                '').split, relay_secret: ENV.fetch('TURN_SECRET', ''))
     end
 
     # @return [Integer] how many server processes there are

@@ -8,8 +8,10 @@ module Veranda
       private_constant :TAKEN_OVER
 
       # @param tell [#call] takes a message, see {Shapes::Messages}
-      def initialize(tell)
+      # @param relays [#call] gives the relays that it may use, see {Relays}
+      def initialize(tell, relays: -> { [] })
         @tell = tell
+        @relays = relays
       end
 
       # How things stand, unless that is what it was told last.
@@ -18,13 +20,14 @@ module Veranda
       def stands(up:, epoch:, place:, feeds:, hears: nil)
         told = { up: up, epoch: epoch, place: feeds && place, people: feeds ? feeds.to_a : [],
                  heard_by: feeds ? feeds.heard_by : [], hears: hears }
-        @tell.call(t: 'stage', **(@told = told), speaking: feeds ? feeds.speaking : []) unless told == @told
+        @tell.call(t: 'stage', **(@told = told), speaking: feeds ? feeds.speaking : [], relays: @relays.call) unless told == @told
       end
 
       # Another page of the same person has what it had.
       def taken_over(up:, epoch:)
         @told = nil
-        @tell.call(t: 'stage', up: up, epoch: epoch, place: nil, people: [], heard_by: [], hears: nil, speaking: [], says: TAKEN_OVER)
+        @tell.call(t: 'stage', up: up, epoch: epoch, place: nil, people: [], heard_by: [], hears: nil, speaking: [], relays: [],
+                   says: TAKEN_OVER)
       end
 
       # @param sdp [String] the answer to its offer

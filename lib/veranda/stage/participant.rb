@@ -20,7 +20,8 @@ module Veranda
         @link = link
         @reach = reach
         @person = person
-        @page = Page.new(tell)
+        relays = Relays.new(reach[:relays] || [], reach[:relay_secret].to_s)
+        @page = Page.new(tell, relays: -> { relays.of(person) })
         @voice = voice
         @jobs = Jobs.new(tell)
         @allowed = Allowed.new

@@ -1043,6 +1043,7 @@ export type Incoming =
       speaking: string[];
       heard_by: string[];
       hears: string | null;
+      relays: Relay[];
       says?: string;
     }
   | {
@@ -1299,6 +1300,7 @@ export interface Shapes {
   Timing: Timing;
   Glimpse: Glimpse;
   StageLink: StageLink;
+  Relay: Relay;
   OnStage: OnStage;
   StageSlot: StageSlot;
   Incoming: Incoming;
@@ -2940,6 +2942,14 @@ export interface Timing {
   projected_end: number;
   drift: number;
   squeeze?: LessMinutes[];
+}
+/**
+ * A TURN server that one may use.
+ */
+export interface Relay {
+  urls: string[];
+  username: string;
+  credential: string;
 }
 /**
  * Who sends sound or picture in a place.

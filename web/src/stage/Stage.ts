@@ -1,4 +1,4 @@
-import type { Incoming, OnStage, StageLink, StageSlot } from '../api/shapes';
+import type { Incoming, OnStage, Relay, StageLink, StageSlot } from '../api/shapes';
 import type { LiveClient } from '../live/LiveClient';
 import { goneWords, open, troubleWith, type AnyDevice, type Device } from './devices';
 import { linkOf, MEASURE_EVERY, Measuring, Steady } from './link';
@@ -49,6 +49,8 @@ export interface StageState {
   links: ReadonlyMap<string, StageLink>;
   /** Whether one wishes to be sent no pictures. */
   soundOnly: boolean;
+  /** Whether a connection broke and is made anew. */
+  again: boolean;
   /** Goes up when one hears by another speaker. */
   speaker: number;
   says: string | null;
@@ -73,6 +75,7 @@ const NOTHING: StageState = {
   link: 'good',
   links: new Map(),
   soundOnly: false,
+  again: false,
   speaker: 0,
   says: null,
 };
@@ -83,8 +86,10 @@ export const SOUND_ONLY = 'veranda.sound_only';
 const KINDS = { microphone: 'audio', camera: 'video' } as const;
 /** ms for which a device is kept open after it was let go of for a moment, so that it is there at once. */
 const WARM = 15_000;
-/** ms until a connection that broke is made anew. */
+/** ms until a connection that broke is made anew, and in which it may come back by itself. */
 const AGAIN = 1_000;
+const MENDS = 3_000;
+const BROKEN = new Set<RTCPeerConnectionState>(['disconnected', 'failed']);
 
 /** One's connections: what one sends, what one is sent, one's screen, and another place that one hears. */
 type Side = 'sending' | 'watching' | 'screen' | 'hearing';
@@ -111,6 +116,7 @@ export class Stage {
 
   private listeners = new Set<() => void>();
   private epoch = 0;
+  private relays: Relay[] = [];
   private sending: RTCPeerConnection | null = null;
   private watching: RTCPeerConnection | null = null;
   private sharing: RTCPeerConnection | null = null;
@@ -132,6 +138,8 @@ export class Stage {
     private name: string,
   ) {
     this.off = live.hearStage((message) => this.hear(message));
+    window.addEventListener('online', this.woken);
+    document.addEventListener('visibilitychange', this.woken);
     this.timer = setInterval(() => void this.measure().catch(this.passed), MEASURE_EVERY);
     this.come();
   }
@@ -149,6 +157,8 @@ export class Stage {
   close() {
     this.off();
     clearInterval(this.timer);
+    window.removeEventListener('online', this.woken);
+    document.removeEventListener('visibilitychange', this.woken);
     this.drop();
     // What is being opened just now is let go of as soon as it is there.
     this.tell({ microphone: 'off', camera: 'off' });
@@ -311,13 +321,14 @@ export class Stage {
     }
   }
 
-  private learn({ up, epoch, place, people, speaking, heard_by, hears, says }: Extract<Told, { t: 'stage' }>) {
+  private learn({ up, epoch, place, people, speaking, heard_by, hears, relays, says }: Extract<Told, { t: 'stage' }>) {
     const anew = epoch !== this.epoch;
     if (anew || !up || !place) this.drop();
     // Another window has taken over, and its devices with it.
     if (says && !place)
       (['microphone', 'camera'] as const).forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
     this.epoch = epoch;
+    this.relays = relays;
     if (says && !place) this.unshare();
     if (!hears) this.dropEar();
     this.tell({ up, place, people, speaking: new Set(speaking), heardBy: heard_by, hears, says: says ?? null });
@@ -325,6 +336,14 @@ export class Stage {
     if (anew && place && (this.made.microphone || this.made.camera)) void this.send().catch(this.passed);
     if (anew && place && this.shared) void this.sendScreen().catch(this.passed);
   }
+
+  /** After a sleep, or on another network: what broke meanwhile is made anew at once. */
+  private woken = () => {
+    const broken = [this.sending, this.watching, this.sharing, this.ear?.connection].some(
+      (one) => one && BROKEN.has(one.connectionState),
+    );
+    if (broken && document.visibilityState === 'visible') this.live.sayStage({ act: 'anew' });
+  };
 
   /** How the connection stands is told again and again while it is not good, so that whoever comes later learns it too. */
   private async measure() {
@@ -413,15 +432,20 @@ export class Stage {
   }
 
   private connection(side: Side, anew: () => void) {
-    const connection = new RTCPeerConnection();
+    const connection = new RTCPeerConnection({ iceServers: this.relays });
     connection.onicecandidate = ({ candidate }) =>
       this.live.sayStage({ act: 'candidate', side, with: candidate?.toJSON() ?? {} });
     connection.onconnectionstatechange = () => {
       const now = () =>
         connection ===
         { sending: this.sending, watching: this.watching, screen: this.sharing, hearing: this.ear?.connection }[side];
-      if (connection.connectionState !== 'failed' || !now()) return;
-      setTimeout(() => now() && anew(), AGAIN);
+      if (!now()) return;
+      if (connection.connectionState === 'connected') this.tell({ again: false });
+      if (!BROKEN.has(connection.connectionState)) return;
+      this.tell({ again: true });
+      // What comes back by itself within a moment is left alone.
+      const wait = connection.connectionState === 'failed' ? AGAIN : MENDS;
+      setTimeout(() => now() && BROKEN.has(connection.connectionState) && anew(), wait);
     };
     return connection;
   }
@@ -431,7 +455,7 @@ export class Stage {
     this.watching?.close();
     this.sharing?.close();
     this.sending = this.watching = this.sharing = null;
-    this.tell({ tracks: new Map() });
+    this.tell({ tracks: new Map(), again: false });
     this.dropEar();
   }
 

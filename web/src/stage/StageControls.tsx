@@ -96,6 +96,14 @@ export function StageControls({ place, room, you, rights, form }: Props) {
       )}
       <CheckDevices>Devices</CheckDevices>
       <MorePictures me={you.id} />
+      {state.again && (
+        <Box
+          role="status"
+          sx={{ fontSize: 13, color: 'text.secondary', ...(line ? { flexBasis: '100%' } : { maxWidth: 150 }) }}
+        >
+          Sound and picture come back in a moment.
+        </Box>
+      )}
       {state.link !== 'good' && !state.soundOnly && (
         <Box
           role="status"

@@ -50,6 +50,7 @@ const told: Extract<Incoming, { t: 'stage' }> = {
   people: [],
   heard_by: [],
   hears: null,
+  relays: [],
   speaking: [],
 };
 const slots: StageSlot[] = [{ mid: '0', person: 'farah', kind: 'audio' }];
