@@ -3,8 +3,8 @@
 require 'tmpdir'
 
 module Bench
-  # How fast what the media server wrote becomes playable: an hour of sound, and an hour of a picture, each beside the package's own program
-  # for it alone.
+  # Sound and picture: how fast what the media server wrote becomes playable, an hour of sound and an hour of a picture, each beside the
+  # package's own program for it alone; what it costs to pass on ({Forwarding}); and what people see ({Seen}).
   class Stage < Measure
     SECONDS = 3_600
     # Bytes of a packet of sound, and of a picture of 400 kbit/s at 15 frames a second, in packets of that size.
@@ -14,6 +14,20 @@ module Bench
     PACKET_BYTES = 1_100
 
     def run
+      playable
+      media = Media.new
+      Forwarding.new(media).run
+      running = @server.new(more: media.told)
+      klass = BusyClass.open(@archive)
+      Seen.new(running.address, klass, @crowd.cookies(2, klass.lesson)).run
+    ensure
+      running&.stop
+      media&.stop
+    end
+
+    private
+
+    def playable
       Dir.mktmpdir do |dir|
         { 'sound' => sound(dir), 'picture' => picture(dir) }.each do |kind, path|
           alone = took { system('janus-pp-rec', path, File.join(dir, kind == 'sound' ? 'alone.opus' : 'alone.webm'), out: File::NULL, err: File::NULL) }
@@ -22,8 +36,6 @@ module Bench
         end
       end
     end
-
-    private
 
     def took
       from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
