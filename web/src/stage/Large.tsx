@@ -6,19 +6,24 @@ import { Moving } from './Moving';
 interface Props {
   picture: MediaStream;
   name: string;
-  /** What is on the button that puts it away; by default it is put away for oneself. */
-  words?: string;
   onClose: () => void;
 }
 
 /** Somebody made large for oneself, over a corner of the paper. */
-export function Large({ picture, name, words, onClose }: Props) {
+export function Large({ picture, name, onClose }: Props) {
   return (
     <Box
       component="aside"
       aria-label={`${name}, large`}
       sx={{
-        ...{ position: 'absolute', top: 8, right: 8, zIndex: 3, width: 'min(400px, 62%)', aspectRatio: '4 / 3' },
+        ...{
+          position: 'absolute',
+          top: 8,
+          right: 8,
+          zIndex: 3,
+          width: { xs: '44%', md: 'min(400px, 62%)' },
+          aspectRatio: '4 / 3',
+        },
         ...{ borderRadius: 1, border: 1, borderColor: 'divider', overflow: 'hidden', bgcolor: 'background.paper' },
       }}
     >
@@ -28,7 +33,7 @@ export function Large({ picture, name, words, onClose }: Props) {
         onClick={onClose}
         sx={{ position: 'absolute', right: 8, bottom: 8, bgcolor: 'background.paper' }}
       >
-        {words ?? `Put ${firstName(name)} away`}
+        Put {firstName(name)} away
       </Button>
     </Box>
   );

@@ -113,7 +113,11 @@ export function StageControls({ place, room, you, rights, form }: Props) {
         </Box>
       )}
       {state.held && (
-        <Button variant="contained" onClick={() => stage.release()}>
+        <Button
+          variant="contained"
+          onClick={() => stage.release()}
+          sx={line ? { '&&': { flex: '1 0 100%' } } : undefined}
+        >
           Let me hear the class
         </Button>
       )}

@@ -20,9 +20,9 @@ module Veranda
         # @param folder [String]
         # @param font [String] path
         def initialize(folder, font:)
-          @folder = folder
+          @folder = File.expand_path(folder)
           @font = font
-          FileUtils.mkdir_p(folder)
+          FileUtils.mkdir_p(@folder)
         end
 
         # @param index [Integer] which of them

@@ -21,6 +21,7 @@ import { chosen, SIMULATED } from '../../stage/devices';
 import { Large } from '../../stage/Large';
 import { Moving } from '../../stage/Moving';
 import { StageControls } from '../../stage/StageControls';
+import type { StageState } from '../../stage/Stage';
 import { useStageState } from '../../stage/useStage';
 import { arranged, USUAL, type Arrangement } from './arranging';
 import { Bench, formOf } from './Bench';
@@ -180,7 +181,13 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   // What is large for everybody one may put away for oneself.
   const [away, setAway] = useState<string | null>(null);
   const forAll = place.large !== away ? people.find(({ id }) => id === place.large && id !== you.id) : undefined;
-  const large = own ?? forAll ?? null;
+  // Whoever speaks to every room is on no seat of it.
+  const { address } = sitting;
+  const speaker =
+    address?.voice && at !== MAIN && address.person !== away
+      ? sitting.seats.find(({ id }) => id === address.person && id !== you.id)
+      : undefined;
+  const large = own ?? forAll ?? speaker ?? null;
   const largePicture =
     large && stage?.people.some(({ id, picture }) => id === large.id && picture) && stage.tracks.get(large.id)?.video;
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
@@ -220,7 +227,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
                 name={large.name}
                 onClose={() => {
                   setLarge(null);
-                  if (large.id === place.large) setAway(large.id);
+                  if (large !== own) setAway(large.id);
                 }}
               />
             )}
@@ -249,7 +256,7 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <Bench
         {...{ groups, place, room, you, form, pictureOf }}
         speaking={stage?.speaking}
-        onStage={stage?.people}
+        onStage={stage ? [...stage.people, ownOf(you.id, stage)] : undefined}
         links={stage?.links}
         onWrite={(person) => write(person)}
         onLarge={setLarge}
@@ -274,4 +281,11 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
       <PollAnnouncer sitting={sitting.id} />
     </>
   );
+});
+
+/** What of one's own is on: the server tells of the others. */
+const ownOf = (id: string, { microphone, camera }: StageState) => ({
+  id,
+  sound: microphone === 'on',
+  picture: camera === 'on',
 });

@@ -87,7 +87,7 @@ export function SeatView({ seat, me, picture, size, hand, word, floor = false, s
         }}
       >
         {picture ?? <span aria-hidden>{initials(seat.name)}</span>}
-        {sends?.sound && <MicrophoneOn />}
+        {sends?.sound && <MicrophoneOn aside={small} />}
         {sends?.picture && !picture && <CameraOn />}
         {hand > 0 && (
           <Box
@@ -171,8 +171,18 @@ const ON = {
 };
 
 /** Three strokes, as of a voice. */
-const MicrophoneOn = () => (
-  <Box aria-hidden sx={{ ...ON, alignItems: 'center', height: 16, '& i': { width: 3, bgcolor: '#17665E' } }}>
+const MicrophoneOn = ({ aside }: { aside: boolean }) => (
+  // Where there is little room, initials stay readable.
+  <Box
+    aria-hidden
+    sx={{
+      ...ON,
+      ...(aside && { left: -5, top: -5 }),
+      alignItems: 'center',
+      height: 16,
+      '& i': { width: 3, bgcolor: '#17665E' },
+    }}
+  >
     <i style={{ height: 5 }} />
     <i style={{ height: 10 }} />
     <i style={{ height: 6 }} />

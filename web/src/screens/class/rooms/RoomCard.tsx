@@ -109,7 +109,7 @@ export function RoomCard({
           {onHear && (
             <Button
               size="small"
-              variant={hears ? 'contained' : 'text'}
+              {...(hears && { variant: 'contained', color: 'primary' })}
               aria-pressed={hears}
               onClick={onHear}
               aria-label={`Hear: ${room.name}`}

@@ -165,6 +165,8 @@ function AllRooms({ sitting, activity, at, back, onDo }: Omit<Props, 'onLeave'> 
   );
 }
 
+const ON = { variant: 'contained', color: 'primary' } as const;
+
 /** One is heard in every room, and one's screen is seen there while one shares it. */
 function Address({ sitting, me, sharing }: { sitting: SittingState; me: string; sharing: boolean }) {
   const rooms = useRooms(sitting.id);
@@ -172,15 +174,11 @@ function Address({ sitting, me, sharing }: { sitting: SittingState; me: string; 
   const [voice, screen] = [mine?.voice ?? false, mine?.screen ?? false];
   return (
     <>
-      <Button aria-pressed={voice} variant={voice ? 'contained' : 'text'} onClick={() => rooms.address(!voice, screen)}>
+      <Button aria-pressed={voice} {...(voice && ON)} onClick={() => rooms.address(!voice, screen)}>
         Speak to every room
       </Button>
       {(sharing || screen) && (
-        <Button
-          aria-pressed={screen}
-          variant={screen ? 'contained' : 'text'}
-          onClick={() => rooms.address(voice, !screen)}
-        >
+        <Button aria-pressed={screen} {...(screen && ON)} onClick={() => rooms.address(voice, !screen)}>
           Screen in every room
         </Button>
       )}
