@@ -9,7 +9,7 @@ module Demo
     WATCH = { draw: false, post: true, props: false }.freeze
     JOIN_IN = { draw: true, post: true, props: true }.freeze
 
-    ROOMS = { by: 'rooms', number: 3, way: 'deal', names: %w[Pell Marram Sable], minutes: 20, ask: 20,
+    ROOMS = { by: 'rooms', number: 3, way: 'deal', names: %w[Pell Marram Sable], minutes: 20, ask: 20, open_doors: true, recorded: true,
               words: 'Roll for visibility, then place your counters. One of you is the lookout. Write who gives way and why.' }.freeze
 
     # Rule 15: of two power-driven vessels that cross, the one which has the other on her own starboard side keeps out of the way.
