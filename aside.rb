@@ -10,7 +10,8 @@ Zeitwerk::Loader.eager_load_all
 socket = UNIXSocket.for_fd(0)
 tasks = Veranda::Aside::Tasks.new(
   Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 2),
-                              files: Veranda::Environment.files)
+                              files: Veranda::Environment.files),
+  video_sites: Veranda::Environment.video_sites
 )
 while (name, arguments = Veranda::Aside::Message.read(socket))
   Veranda::Aside::Message.write(socket, tasks.call(name, arguments))

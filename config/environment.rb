@@ -29,6 +29,10 @@ module Veranda
                                                                 '').split, relay_secret: ENV.fetch('TURN_SECRET', ''))
     end
 
+    # Sites whose videos are played for everyone, by what their addresses begin with: the stand-in that ships with the project.
+    # @return [Array<String>]
+    def video_sites = ENV.fetch('VIDEO_SITES', 'http://127.0.0.1/assets/stand-ins/').split
+
     # @return [Integer] how many server processes there are
     def processes = Integer(ENV.fetch('PROCESSES', '1'))
 

@@ -38,11 +38,17 @@ module Demo
 
     def passage
       @archive.lessons.create(id: 'passage', course_id: School::NAVIGATION, number: 4, title: 'A passage plan to Little Anson', minutes: 90,
-                              starts_at: days(7), steps: PASSAGE)
+                              starts_at: days(7), steps: steps)
       @archive.db[:lessons].where(id: 'passage').update(record_from: nil)
       @archive.lessons.add_board('passage', id: 'passage-plan', name: 'Wick Quay to Little Anson')
       @shelf.board('passage', 'passage-pilot', 'Pilot notes', @materials[:pilot])
       Hands.new(@archive).prepare('odalys', 'passage-plan', plan, at: @today - 3_600_000)
+    end
+
+    # What Pell Light looks like from the sea lies on a video site.
+    def steps
+      seen = { material: @materials[:lights], cues: [{ id: 'pell', kind: 'clip', material: @materials[:lights], label: 'Lights at night' }] }
+      PASSAGE.map { |step| step[:id] == 'pilot' ? step.merge(seen) : step }
     end
 
     def plan

@@ -42,13 +42,14 @@ module Demo
     # @return [Hash{Symbol => String}] ids of the materials by what they are
     def build
       Veranda::Workshop::Work.open(@archive)
-      @archive.materials.add_link(course_id: School::NAVIGATION, person_id: 'odalys', title: 'Lights at night',
-                                  link: "#{@address}/assets/stand-ins/video.html")
+      lights = @archive.materials.add_link(course_id: School::NAVIGATION, person_id: 'odalys', title: 'Lights at night',
+                                           link: "#{@address}/assets/stand-ins/video.html")
       Dir.mktmpdir('shelf') do |dir|
         @dir = dir
         { deck: bring(Pptx.new(SLIDES).write(path('collision_rules.pptx')), 'Collision rules', 'slides'), pilot: bring(pilot, 'Pilot notes for Harrow Sound', 'reading'),
           chart: bring(write('harrow_sound.svg', Chart.call), 'Chart of Harrow Sound', 'charts'),
-          tide: bring(write('tide_wick_quay.svg', TideCurve.new.svg), 'Tide at Wick Quay', 'charts'), light: bring(clip, 'A light at sea', 'clips') }
+          tide: bring(write('tide_wick_quay.svg', TideCurve.new.svg), 'Tide at Wick Quay', 'charts'), light: bring(clip, 'A light at sea', 'clips'),
+          lights: lights }
       end
     end
 

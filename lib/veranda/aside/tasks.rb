@@ -14,8 +14,10 @@ module Veranda
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
-      def initialize(archive)
+      # @param video_sites [Array<String>] see {Preparing::LinkedVideo}
+      def initialize(archive, video_sites: [])
         @archive = archive
+        @video_sites = video_sites
       end
 
       # @param name [Symbol]
@@ -103,11 +105,13 @@ module Veranda
       # @return [Array<Array<String>>] the pairs
       def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)
 
-      # Those who teach have fired a cue.
-      def play_clip(sitting:, material:)
+      # Plays something that may have to be looked up elsewhere first.
+      # @param by [Hash, nil] who plays it; nil when a cue does
+      def play_clip(sitting:, material:, place: Core::Sittings::Places::MAIN, rooms: false, by: nil)
         lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
-        Preparing::PlayingClip.new(@archive, lesson, by: Deciding::Perform::HOUSE)
-                              .call(@archive.materials.fetch(material), sitting: sitting, place: Core::Sittings::Places::MAIN) && nil
+        person = by ? Core::Person.new(**by) : Deciding::Perform::HOUSE
+        Preparing::PlayingClip.new(@archive, lesson, by: person, videos: Preparing::LinkedVideo.new(@video_sites))
+                              .call(@archive.materials.fetch(material), sitting: sitting, place: place, rooms: rooms) && nil
       end
 
       # @return [Hash] `{ here:, offers:, met:, earlier: }`

@@ -70,8 +70,15 @@ module Veranda
         conducted(id, place)
         lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
         facts = Core::Contract.check(CLIP, input)
-        Preparing::PlayingClip.new(archive, lesson, by: in_lesson!(lesson))
-                              .call(archive.materials.fetch(facts[:material]), sitting: id, place: place, rooms: facts[:rooms] || false)
+        material = archive.materials.fetch(facts[:material])
+        person = in_lesson!(lesson)
+        wish = { sitting: id, place: place, rooms: facts[:rooms] || false }
+        if material[:kind] == 'link'
+          # Its site has to be asked.
+          aside(:play_clip, material: material[:id], by: person.to_h, **wish)
+        else
+          Preparing::PlayingClip.new(archive, lesson, by: person).call(material, **wish)
+        end
         status 201
         json({})
       end

@@ -7,10 +7,12 @@ module Veranda
       # @param archive [Store::Archive]
       # @param lesson [Hash]
       # @param by [Core::Person]
-      def initialize(archive, lesson, by:)
+      # @param videos [LinkedVideo, nil] looks up links; without it they are not played
+      def initialize(archive, lesson, by:, videos: nil)
         @archive = archive
         @lesson = lesson
         @by = by
+        @videos = videos
       end
 
       # @param material [Hash]
@@ -23,7 +25,7 @@ module Veranda
           raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
         end
 
-        facts = { **facts(material), rooms: rooms ? open_rooms(sitting) : [] }
+        facts = { **(material[:kind] == 'link' ? linked(material) : facts(material)), rooms: rooms ? open_rooms(sitting) : [] }
         Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts, stream: Core::Streams::StreamName.place(sitting, place),
                                                                          by: @by, sitting: sitting)
       end
@@ -31,6 +33,13 @@ module Veranda
       private
 
       def open_rooms(sitting) = @archive.sittings.state(sitting).places.select { |place| place[:activity] }.map { |place| place[:id] }
+
+      # What lies elsewhere is played from there.
+      def linked(material)
+        raise Core::Refusal.new(:no_clip, 'That link cannot be looked up just now.') unless @videos
+
+        { material: material[:id], version: material[:version], kind: 'clip', title: material[:title], **@videos.look(material[:link]) }
+      end
 
       def facts(material)
         unless material[:state] == 'ready'

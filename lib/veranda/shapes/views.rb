@@ -111,6 +111,7 @@ module Veranda
         ClipKind: one_of(*Core::Sittings::Clip::KINDS),
         Clip: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER, playing: BOOLEAN,
                        at: INTEGER, since: MOMENT, speed: NUMBER, loop: maybe(pair(INTEGER)), front: BOOLEAN },
+                     may: { address: STRING },
                      about: 'What plays for everybody in a place: at `since` it stood at `at`, in ms.'),
         Asked: object({ room: STRING, name: STRING, activity: STRING, until: MOMENT }, about: 'To which room somebody is asked to go.'),
         RoomKept: object({ activity: STRING, title: STRING, room: STRING, name: STRING, boards: list(shape(:SittingBoard)) },

@@ -2319,6 +2319,7 @@ export interface Clip {
   speed: number;
   loop: [number, number] | null;
   front: boolean;
+  address?: string;
 }
 /**
  * What somebody tells with one tap.
@@ -2657,6 +2658,7 @@ export interface ClipOnBody {
   kind: ClipKind;
   title: string;
   length: number;
+  address?: string;
 }
 export interface ClipSetBody {
   playing: boolean;

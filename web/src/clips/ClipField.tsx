@@ -1,7 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { duration } from '../parts/words/times';
-import { useClips } from './useClips';
+import { lengthOf, useClips } from './useClips';
 
 interface Props {
   /** Id of what is chosen. */
@@ -22,15 +21,15 @@ export function ClipField({ material, course, onChoose }: Props) {
       size="small"
       label="Play"
       value={there ? material : ''}
-      helperText={clips?.length === 0 ? 'No sound and no clip is on the shelf yet.' : undefined}
+      helperText={clips?.length === 0 ? 'No sound, clip or link is on the shelf yet.' : undefined}
       onChange={({ target }) => {
         const clip = clips?.find(({ id }) => id === target.value);
         if (clip) onChoose(clip.id, clip.title.slice(0, 80));
       }}
     >
-      {(clips ?? []).map(({ id, title, facts }) => (
-        <MenuItem key={id} value={id}>
-          {title} ({duration((facts.seconds ?? 0) * 1_000)})
+      {(clips ?? []).map((clip) => (
+        <MenuItem key={clip.id} value={clip.id}>
+          {clip.title} ({lengthOf(clip)})
         </MenuItem>
       ))}
     </TextField>

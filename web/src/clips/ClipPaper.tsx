@@ -21,7 +21,8 @@ export function ClipPaper({ place: { clip }, room, seen }: Props) {
     const at = clipPosition(clip, Date.now() + live.skew);
     return { at, playing: plays(clip, at), speed: clip.speed };
   };
-  const src = `/api/classes/${sittingOf(room)}/places/${partOf(room)}/clip/${clip.material}/${clip.version}`;
+  const src =
+    clip.address ?? `/api/classes/${sittingOf(room)}/places/${partOf(room)}/clip/${clip.material}/${clip.version}`;
   return (
     <Box
       sx={{

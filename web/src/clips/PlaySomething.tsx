@@ -8,10 +8,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import type { PlaceState } from '../live/place';
 import { Waiting } from '../parts/frame/Waiting';
-import { duration } from '../parts/words/times';
 import { Thumb } from '../shelf/Thumb';
 import { useClip } from './useClip';
-import { useClips } from './useClips';
+import { lengthOf, useClips } from './useClips';
 
 interface Props {
   place: PlaceState;
@@ -63,7 +62,7 @@ export function PlaySomething({ place, room, course }: Props) {
 function Clips({ course, onChoose }: { course: string; onChoose: (id: string) => void }) {
   const clips = useClips(course);
   if (!clips) return <Waiting />;
-  if (clips.length === 0) return <Box>No sound and no clip is on the shelf yet.</Box>;
+  if (clips.length === 0) return <Box>No sound, clip or link is on the shelf yet.</Box>;
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
       {clips.map((material) => (
@@ -75,7 +74,7 @@ function Clips({ course, onChoose }: { course: string; onChoose: (id: string) =>
             <Thumb material={material} />
             <Box>
               <Box dir="auto">{material.title}</Box>
-              <Box sx={{ fontWeight: 400, fontSize: 13 }}>{duration((material.facts.seconds ?? 0) * 1_000)}</Box>
+              <Box sx={{ fontWeight: 400, fontSize: 13 }}>{lengthOf(material)}</Box>
             </Box>
           </Button>
         </li>

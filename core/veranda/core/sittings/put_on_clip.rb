@@ -14,6 +14,8 @@ module Veranda
           required(:version).value(:integer, gteq?: 1)
           required(:kind).value(:string, included_in?: Clip::KINDS)
           required(:title).value(:string, max_size?: 120)
+          # Where it is, when it is not on the shelf itself.
+          optional(:address).value(:string, max_size?: 1_000, format?: %r{\Ahttps?://[^\s"<>]+\z})
           required(:length).value(:integer, gteq?: 1, lteq?: Clip::LONGEST)
         end
 

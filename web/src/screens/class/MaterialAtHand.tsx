@@ -25,7 +25,7 @@ export function MaterialAtHand({ id, place, room }: Props) {
       <a href={link ?? `/api/materials/${id}/${version}/original`} target="_blank" rel="noreferrer">
         {title}
       </a>
-      {(kind === 'sound' || kind === 'clip') && (
+      {(kind === 'sound' || kind === 'clip' || kind === 'link') && (
         <Button onClick={() => put(id, false)} sx={{ width: 1, mt: 0.5 }}>
           Play it for everyone
         </Button>

@@ -58,7 +58,9 @@ function ClipThen({ recorder, facts, at }: Props) {
     const moves = recorder.playing && !recorder.onItsWay && plays(clip, where);
     return { at: where, playing: moves, speed: clip.speed * recorder.speed };
   };
-  const src = `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}${at === MAIN ? '' : `?room=${at}`}`;
+  const src =
+    clip.address ??
+    `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}${at === MAIN ? '' : `?room=${at}`}`;
   const seen = clip.front && clip.kind === 'clip';
   return (
     <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper', display: seen ? 'block' : 'none' }}>
