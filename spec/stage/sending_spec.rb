@@ -140,4 +140,14 @@ RSpec.describe Veranda::Stage::Sending do
     now += 100_000
     expect(taking).not_to be_due
   end
+
+  it 'gives its answer also when it cannot be passed on to other rooms' do
+    room.define_singleton_method(:beside) { |_| self }
+    room.define_singleton_method(:name) { 'another' }
+    room.define_singleton_method(:receive) { |*| raise Veranda::Stage::Link::Refused.new(499, 'no') }
+    sending.allow(speak: true, camera: true)
+    sending.carry(%w[r1])
+    expect(sending.begin('v=0')).to eq('the answer')
+    expect(asked).to include(%w[stop 0])
+  end
 end

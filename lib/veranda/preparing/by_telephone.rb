@@ -7,6 +7,8 @@ module Veranda
   module Preparing
     # Coming into a class by telephone: by a code that is said or typed.
     class ByTelephone
+      include Terse
+
       DIGITS = 8
       # In front of the id of whoever came so.
       PREFIX = 'telephone-'

@@ -8,6 +8,8 @@ module Veranda
     # Servers that pass sound and picture on for those whose network lets nothing else through (TURN, RFC 8656). Everybody gets a name and a
     # password of their own that hold for a few hours: a key that both servers know signs the name, as relays with a shared secret check it.
     class Relays
+      include Terse
+
       # s
       LASTS = 6 * 3_600
 

@@ -102,7 +102,12 @@ module Veranda
         take
       end
 
-      def pass_on = @carrying.keep(@tracks, @rooms)
+      # What cannot be passed on to other rooms goes on here all the same.
+      def pass_on
+        @carrying.keep(@tracks, @rooms)
+      rescue Link::Refused => e
+        Complaint.of(self, 'Sound and picture could not be passed on to other rooms', e)
+      end
 
       # Of what goes, and only that. What cannot be recorded goes on all the same.
       def take

@@ -118,6 +118,50 @@ describe('one’s own sound', () => {
     expect(stage.state.microphone).toBe('off');
   });
 
+  it('hears another place over a connection of its own, until it may no more', async () => {
+    const { tell, stage, said } = start();
+    tell(told);
+    act(() => stage.overhear('r1'));
+    tell({ ...told, hears: 'r1' });
+    tell({ t: 'hearing', ear: 1, sdp: 'v=0 theirs', slots });
+    await settled();
+    expect(said().map(([what]) => what)).toEqual(['come', 'overhear', 'answer']);
+    expect([...stage.state.overheard.keys()]).toEqual(['farah']);
+    // Another is heard instead: what is still said of the first counts no more.
+    act(() => stage.overhear('r2'));
+    expect([Peer.made[0]!.closed, stage.state.overheard.size]).toEqual([true, 0]);
+    tell({ t: 'hearing', ear: 2, sdp: 'v=0 theirs', slots });
+    await settled();
+    expect(Peer.made).toHaveLength(2);
+    tell(told);
+    expect([Peer.made[1]!.closed, stage.state.overheard.size]).toEqual([true, 0]);
+  });
+
+  it('says that it comes back where a connection broke, and begins anew when the page wakes', async () => {
+    const { tell, said, stage } = start();
+    tell(told);
+    tell({ t: 'watching', epoch: 1, sdp: 'v=0 theirs', slots });
+    await settled();
+    const peer = Peer.made[0]!;
+    act(() => {
+      peer.connectionState = 'disconnected';
+      peer.onconnectionstatechange();
+    });
+    expect(screen.getByText('Sound and picture come back in a moment.')).toBeTruthy();
+    act(() => void document.dispatchEvent(new Event('visibilitychange')));
+    expect(said().at(-1)![0]).toBe('anew');
+    tell({ ...told, epoch: 2 });
+    expect(stage.state.again).toBe(false);
+  });
+
+  it('knows whose connection is not good, until it is again', () => {
+    const { tell, stage } = start();
+    tell({ t: 'link', stream: 'staff/s', person: 'nils', link: 'weak' });
+    expect(stage.state.links.get('nils')).toBe('weak');
+    tell({ t: 'link', stream: 'staff/s', person: 'nils', link: 'good' });
+    expect(stage.state.links.size).toBe(0);
+  });
+
   it('begins anew when the media server has forgotten all, and not before', async () => {
     const { tell, stage } = start();
     tell(told);

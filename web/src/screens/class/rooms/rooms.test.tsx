@@ -8,6 +8,7 @@ import { usePlace, useSitting, useStaff } from '../../../live/hooks';
 import { own, place, seat, sitting, staff } from '../../../testing/classes';
 import { connection, FARAH, ODALYS } from '../../../testing/live';
 import { namesIn, within } from '../../../parts/rooms/PlanFields';
+import { AddressLine, withAddress } from './AddressLine';
 import { AskedLine } from './AskedLine';
 import { RoomLine } from './RoomLine';
 import { sizesInWords, timeOf } from './rooms';
@@ -192,6 +193,33 @@ describe('in the browser', () => {
     fireEvent.click(screen.getByRole('button', { name: 'I have read it' }));
     expect(screen.queryByText('Odalys: Two minutes more')).toBeNull();
     expect(screen.queryByRole('button', { name: 'Step out' })).toBeNull();
+  });
+
+  const addressed = { person: 'odalys', name: 'Odalys Brandt', voice: true, screen: false, since: 1 };
+
+  it('tells inside who speaks to every room; whoever does ends it outside', () => {
+    const { wrapper, given } = joined(FARAH, {}, { sitting: { address: addressed } });
+    const Line = ({ you, at }: { you: You; at: string }) => (
+      <AddressLine sitting={useSitting('s')!} you={you} at={at} />
+    );
+    const { rerender } = render(<Line you={FARAH} at="r1" />, { wrapper });
+    expect(screen.getByText('Odalys speaks to every room.')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+    rerender(<Line you={FARAH} at="main" />);
+    expect(screen.queryByText(/every room/)).toBeNull();
+    rerender(<Line you={ODALYS} at="main" />);
+    expect(screen.getByText('You speak to every room.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Speak here alone' }));
+    expect(given()).toEqual(['rooms.address', { voice: false, screen: false }]);
+  });
+
+  it('has the screen that is shown in every room, but for a room that shows one of its own', () => {
+    const all = sitting({ address: { ...addressed, screen: true } });
+    const own = { person: 'farah', name: 'Farah', since: 2, paused: false, front: true };
+    expect(withAddress(place({ room: room() }), all).screen).toMatchObject({ person: 'odalys', front: true });
+    expect(withAddress(place({ room: room(), screen: own }), all).screen).toBe(own);
+    expect(withAddress(place(), all).screen).toBeNull();
+    expect(withAddress(place({ room: room() }), sitting({ address: addressed })).screen).toBeNull();
   });
 
   it('tells whoever is asked which room is theirs', () => {
