@@ -47,14 +47,24 @@ module Veranda
     # @return [String]
     def telephone_secret = secret('telephone-secret')
 
+    # Several processes may want it at once when there is none yet: one of them makes it.
     def secret(name)
       path = File.join(var, name)
-      unless File.exist?(path)
-        require 'securerandom'
-        File.write(path, SecureRandom.hex(64), perm: 0o600)
-      end
+      make_secret(path) unless File.exist?(path)
       File.read(path)
     end
     private_class_method :secret
+
+    def make_secret(path)
+      require 'securerandom'
+      mine = "#{path}.#{Process.pid}"
+      File.write(mine, SecureRandom.hex(64), perm: 0o600)
+      File.link(mine, path)
+    rescue Errno::EEXIST
+      # Another was quicker.
+    ensure
+      File.delete(mine) if mine && File.exist?(mine)
+    end
+    private_class_method :make_secret
   end
 end

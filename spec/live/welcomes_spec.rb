@@ -6,7 +6,7 @@ RSpec.describe Veranda::Live::Welcomes do
   # Somebody who is told things and does nothing.
   class Ear
     attr_reader :person, :sitting_id, :outbox, :told
-    attr_accessor :rights, :welcomed, :following, :place, :recorded, :shares
+    attr_accessor :rights, :welcomed, :following, :standing
 
     def initialize(who, sitting_id)
       @person = Demo::School.person(who)

@@ -114,7 +114,7 @@ module Veranda
       # Whoever is on stage from another server process is muted there.
       def mute(entry)
         names = Core::Streams::StreamName
-        peers = @gathering.peers_in(names.sitting_id(entry.stream)).select { |peer| peer.place == names.part(entry.stream) }
+        peers = @gathering.peers_in(names.sitting_id(entry.stream)).select { |peer| peer.standing&.place == names.part(entry.stream) }
         person = entry.body[:person]
         peers = peers.select { |peer| person ? peer.person.id == person : !peer.person.staff? }
         peers.each { |peer| @hub.stage.mute(peer, entry.body[:name]) }

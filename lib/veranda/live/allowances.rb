@@ -25,47 +25,43 @@ module Veranda
         of_places(peer, sitting, performer).merge(of_own(peer, sitting, staff, performer))
       end
 
-      # @return [String, nil] where somebody is, while there is a class to be in
+      # @return [Stage::Standing] without rights
+      def standing(peer, sitting, performer)
+        place = place_in(peer, sitting)
+        here = place && performer.copy(names.place(sitting.id, place)).state
+        Stage::Standing.new(sitting: sitting.id, place: place, recorded: recorded?(sitting, place, here),
+                            shares: here&.screen&.fetch(:person) == peer.person.id, address: address(peer, sitting), large: here&.large,
+                            hears: place ? hears(peer, sitting, place, performer) : [])
+      end
+
+      private
+
+      # While there is a class to be in.
       def place_in(peer, sitting)
         place = sitting.seats[peer.person.id].place if sitting.open? && sitting.in?(peer.person.id)
         place unless place == Core::Sittings::Places::WAITING
       end
 
-      # @return [Boolean] whether what is said where somebody is, is recorded: in the main room, and in rooms that are planned so
-      def recorded?(peer, sitting, performer)
-        place = place_in(peer, sitting) or return false
-        sitting.recording? && (place == Core::Sittings::Places::MAIN || room_of(sitting, place, performer)[:recorded]) ? true : false
+      # In the main room, and in rooms that are planned so.
+      def recorded?(sitting, place, here)
+        sitting.recording? && (place == Core::Sittings::Places::MAIN || here&.room&.fetch(:recorded, false) == true)
       end
 
-      # @return [Hash, nil] what of somebody goes to all rooms, see {Stage::Standing}
+      # What of somebody goes to all rooms.
       def address(peer, sitting)
         return unless sitting.address&.fetch(:person) == peer.person.id
 
         { **sitting.address.slice(:voice, :screen), rooms: rooms(sitting) }
       end
 
-      # @return [String, nil] id of who is large for everybody where somebody is
-      def large(peer, sitting, performer)
-        place = place_in(peer, sitting)
-        place && performer.copy(names.place(sitting.id, place)).state.large
-      end
+      # Rooms that somebody may hear without being in them: staff those whose plan opens their doors.
+      def hears(peer, sitting, place, performer)
+        return [] unless peer.person.staff?
 
-      # @return [Array<String>] rooms that somebody may hear without being in them: staff those whose plan opens their doors
-      def hears(peer, sitting, performer)
-        place = place_in(peer, sitting) or return []
-        peer.person.staff? ? (rooms(sitting) - [place]).select { |room| room_of(sitting, room, performer)[:read] } : []
+        (rooms(sitting) - [place]).select { |room| performer.copy(names.place(sitting.id, room)).state.room&.fetch(:read, false) }
       end
-
-      # @return [Boolean] whether it is somebody's screen that is shared where they are
-      def shares?(peer, sitting, performer)
-        place = place_in(peer, sitting) or return false
-        performer.copy(names.place(sitting.id, place)).state.screen&.fetch(:person) == peer.person.id
-      end
-
-      private
 
       def rooms(sitting) = sitting.places.select { |place| place[:activity] }.map { |place| place[:id] }
-      def room_of(sitting, place, performer) = performer.copy(names.place(sitting.id, place)).state.room || {}
 
       def names = Core::Streams::StreamName
 

@@ -21,18 +21,8 @@ module Veranda
       attr_accessor :rights
       # @return [Array<String>] streams that they look at besides those they are told of by themselves
       attr_accessor :following
-      # @return [String, nil] id of the place of the class that they are in
-      attr_accessor :place
-      # @return [Boolean] whether what is said in that place is recorded
-      attr_accessor :recorded
-      # @return [Boolean] whether it is their screen that is shared there
-      attr_accessor :shares
-      # @return [Hash, nil] what of their sound and picture goes to other places, see {Stage::Standing}
-      attr_accessor :address
-      # @return [String, nil] id of who is large for everybody where they are
-      attr_accessor :large
-      # @return [Array<String>] ids of places that they may hear without being there
-      attr_accessor :hears
+      # @return [Stage::Standing, nil] where they are in their class, as far as sound and picture go
+      attr_accessor :standing
       # @return [Boolean] whether they were told what they may read; until then nothing of it changes for them
       attr_accessor :welcomed
 
@@ -48,8 +38,6 @@ module Veranda
         @outbox = Outbox.new { @gathering&.resynchronise(self) }
         @rights = {}
         @following = []
-        @hears = []
-        @recorded = @shares = false
         heard
       end
 

@@ -122,16 +122,8 @@ module Veranda
 
       private
 
-      def stand(peer, sitting, performer)
-        peer.place = @allowances.place_in(peer, sitting)
-        peer.recorded = @allowances.recorded?(peer, sitting, performer)
-        peer.shares = @allowances.shares?(peer, sitting, performer)
-        peer.address = @allowances.address(peer, sitting)
-        peer.large = @allowances.large(peer, sitting, performer)
-        peer.hears = @allowances.hears(peer, sitting, performer)
-      end
-
-      def how_stands(peer) = [peer.place, peer.recorded, peer.shares, peer.address, peer.large, peer.hears, peer.rights]
+      def stand(peer, sitting, performer) = peer.standing = @allowances.standing(peer, sitting, performer)
+      def how_stands(peer) = [peer.standing, peer.rights]
 
       def facts(peer, performer)
         names = Core::Streams::StreamName

@@ -32,7 +32,7 @@ module Veranda
         left: object({}),
         moved: object({ step: STRING }),
         extended: object({ step: STRING, minutes: INTEGER }),
-        recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN }),
+        recording: object({ on: BOOLEAN }, may: { planned: BOOLEAN, rooms: BOOLEAN }),
         rooms_opened: either(object({ activity: STRING, name: STRING, step: maybe(STRING), free: BOOLEAN, named: BOOLEAN,
                                       rooms: list(shape(:Author)) }),
                              object({ activity: STRING, ask_until: maybe(MOMENT),

@@ -40,11 +40,9 @@ module Veranda
       # @param peer [Live::Peer]
       def stand(peer)
         participant = @participants[peer] or return
-        stream = peer.place && Core::Streams::StreamName.place(peer.sitting_id, peer.place)
-        rights = (peer.rights[stream] || {}).transform_values(&:allowed?)
-        rights[:screen] = peer.shares && rights[:share]
-        participant.stand(Standing.new(sitting: peer.sitting_id, place: peer.place, rights: rights, recorded: peer.recorded,
-                                       address: peer.address, large: peer.large, hears: peer.hears))
+        standing = peer.standing or return
+        stream = standing.place && Core::Streams::StreamName.place(standing.sitting, standing.place)
+        participant.stand(standing.with(peer.rights[stream] || {}))
       end
 
       # @param peer [Live::Peer]

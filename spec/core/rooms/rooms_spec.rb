@@ -376,4 +376,30 @@ RSpec.describe 'Breakout rooms' do
     close
     expect(hall.state.address).to be_nil
   end
+
+  it 'pauses the recording while rooms are open where that is planned, unless somebody switches it meanwhile' do
+    stretches = -> { hall.state.stretches.map { |stretch| stretch[:to].nil? } }
+    hall.do(odalys, 'class.record', { on: true })
+    deal(%w[farah], %w[jonas], unrecorded: true)
+    open_rooms
+    expect(hall.state).not_to be_recording
+    close(%w[r1])
+    expect(hall.state).not_to be_recording
+    close(%w[r2])
+    expect(stretches.call).to eq([false, true])
+    # By hand it is as they wish.
+    deal(%w[farah], %w[jonas], id: 'again', unrecorded: true)
+    open_rooms(id: 'again')
+    hall.do(odalys, 'class.record', { on: true })
+    hall.do(odalys, 'class.record', { on: false })
+    hall.do(odalys, 'rooms.time', { activity: 'again', rooms: %w[r1 r2], left: 0, grace: 0 })
+    hall.do(odalys, 'rooms.bring_back', { activity: 'again', rooms: %w[r1 r2], people: %w[farah jonas] })
+    expect(hall.state).not_to be_recording
+    # Nothing was recorded, so nothing goes on.
+    deal(%w[farah], %w[jonas], id: 'third', unrecorded: true)
+    open_rooms(id: 'third')
+    hall.do(odalys, 'rooms.time', { activity: 'third', rooms: %w[r1 r2], left: 0, grace: 0 })
+    hall.do(odalys, 'rooms.bring_back', { activity: 'third', rooms: %w[r1 r2], people: %w[farah jonas] })
+    expect(hall.state).not_to be_recording
+  end
 end

@@ -1960,6 +1960,7 @@ export interface Cue {
     unannounced?: boolean;
     open_doors?: boolean;
     recorded?: boolean;
+    unrecorded?: boolean;
   };
   question?: {
     kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
@@ -2183,6 +2184,7 @@ export interface GroupPlan {
   unannounced?: boolean;
   open_doors?: boolean;
   recorded?: boolean;
+  unrecorded?: boolean;
 }
 /**
  * `people` are assigned to it, `sat` those who were there.
@@ -2486,6 +2488,7 @@ export interface ExtendedBody {
 export interface RecordingBody {
   on: boolean;
   planned?: boolean;
+  rooms?: boolean;
 }
 export interface RoomSetBody {
   activity: string;

@@ -51,10 +51,14 @@ module Veranda
           taken_to(Sittings::Places::MAIN, inside)
         end
 
+        # The recording, if it paused for the rooms and nobody has switched it since.
+        def goes_on = (entry('recording', { on: true, planned: true, rooms: true }, on: :sitting) if sitting.paused_for_rooms)
+
         def closed(activity, rooms)
           told = rooms.map { |room| { id: room[:id], sat: sitting.sat(room[:id], scene.at) } }
           [entry('rooms_closed', { activity: activity[:id], rooms: told }),
            entry('rooms_closed', { activity: activity[:id], rooms: rooms.map { |room| room[:id] } }, on: :sitting),
+           (goes_on if (plan.activities.open_rooms - rooms).empty?),
            *rooms.map { |room| entry('room_closed', on: place_stream(room[:id])) },
            *rooms.zip(told).flat_map { |room, sat| kept(activity, room, sat[:sat] & input[:people]) }]
         end

@@ -19,7 +19,8 @@ module Veranda
       # - `rules`: house rules in rooms, where other than that all is allowed
       # - `staff`: whether those who teach are dealt too
       # - `unannounced`: whether nobody in a room is told when staff step in; `open_doors`: whether they are read without being entered,
-      #   which those inside are told, and heard where there is sound; `recorded`: whether sound and picture are recorded there too
+      #   which those inside are told, and heard where there is sound; `recorded`: whether sound and picture are recorded there too;
+      #   `unrecorded`: whether the recording pauses while rooms are open
       module GroupPlan
         WAYS = %w[deal hand choice].freeze
         # Before the end, in seconds, besides the one when a fifth of the time is left.
@@ -54,6 +55,7 @@ module Veranda
           optional(:unannounced).value(:bool)
           optional(:open_doors).value(:bool)
           optional(:recorded).value(:bool)
+          optional(:unrecorded).value(:bool)
         end
 
         module_function

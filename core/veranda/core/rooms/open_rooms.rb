@@ -43,7 +43,7 @@ module Veranda
           return if @activity[:state] == 'open'
 
           one_at_a_time!
-          [unexpected, entry('rooms_opened', { activity: @activity[:id], rooms: input[:rooms], ask_until: ask_until }), told_to_all,
+          [unexpected, entry('rooms_opened', { activity: @activity[:id], rooms: input[:rooms], ask_until: ask_until }), told_to_all, paused,
            *rooms.flat_map { |room| furnished(@activity, room, boards_of(room), ends_at) }, *rooms.flat_map { |room| gone_to(room) }]
         end
 
@@ -67,6 +67,11 @@ module Veranda
           entry('rooms_opened', { activity: @activity[:id], name: @activity[:name], step: @activity[:step], free: free?(group_plan),
                                   named: group_plan[:named] || false,
                                   rooms: rooms.map { |room| room.slice(:id, :name) } }, on: :sitting)
+        end
+
+        # It goes on by itself once all are back, see {BringBack}.
+        def paused
+          (entry('recording', { on: false, planned: true, rooms: true }, on: :sitting) if group_plan[:unrecorded] && sitting.recording?)
         end
 
         def ends_at = group_plan[:minutes] && (scene.at + (group_plan[:minutes] * 60_000))

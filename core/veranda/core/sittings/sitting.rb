@@ -8,7 +8,7 @@ module Veranda
       # and who waits are in {StaffFacts}.
       class Sitting
         PLAN = %i[id title course starts_at minutes steps boards places rehearsal].freeze
-        FACTS = %i[status opened_at ended_at moves stretches record_by_hand handed activities address].freeze
+        FACTS = %i[status opened_at ended_at moves stretches record_by_hand paused_for_rooms handed activities address].freeze
 
         attr_reader(*PLAN, *FACTS)
         # @return [Hash{String => Integer}] ms added to steps
@@ -75,7 +75,7 @@ module Veranda
         end
 
         # @return [Hash] what its readers see; the rest is for the server's own reckoning
-        def view = to_h.except(:extra, :record_by_hand, :sat)
+        def view = to_h.except(:extra, :record_by_hand, :paused_for_rooms, :sat)
 
         # @param facts [Hash] as written by {#to_h}
         # @return [Sitting]
@@ -149,6 +149,7 @@ module Veranda
 
         def recording(entry, body)
           @record_by_hand = true unless body[:planned]
+          @paused_for_rooms = body[:rooms] && !body[:on] ? true : false
           body[:on] ? start_recording(entry.at) : stop_recording(entry.at)
         end
 

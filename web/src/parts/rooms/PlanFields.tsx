@@ -176,8 +176,13 @@ function MoreFields({ plan, boards, onChange }: Props) {
         />
         <Choice
           label="Sound and picture are recorded in rooms too"
-          on={!!plan.recorded}
-          onChange={(recorded) => onChange({ recorded })}
+          on={!!plan.recorded && !plan.unrecorded}
+          onChange={(recorded) => onChange({ recorded, unrecorded: false })}
+        />
+        <Choice
+          label="The recording pauses while rooms are open"
+          on={!!plan.unrecorded}
+          onChange={(unrecorded) => onChange({ unrecorded, recorded: false })}
         />
       </Box>
     </Box>

@@ -25,6 +25,7 @@ import { FloorLine } from './FloorLine';
 import { ForYou } from './ForYou';
 import { LedLine } from './LedLine';
 import { TimerLine } from './TimerLine';
+import { NotRecorded } from './NotRecorded';
 import { PairLine } from './PairLine';
 import { AskedLine } from './rooms/AskedLine';
 import { AddressLine, withAddress } from './rooms/AddressLine';
@@ -159,6 +160,7 @@ export function ClassPaper({
       }}
     >
       {onAnswer && <PollLine sitting={sitting.id} onAnswer={onAnswer} onOver={onAnswered} quiet={answering} />}
+      {you.staff && <NotRecorded sitting={sitting} />}
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}

@@ -98,7 +98,7 @@ const hereWords = (names: string[]) => `${inWords(names)} ${names.length > 1 ? '
 const kept = (rehearsal: boolean, { read, recorded }: NonNullable<PlaceState['room']>, recording: boolean) =>
   (rehearsal
     ? 'The board and what all write go with the rehearsal'
-    : `Recorded: the board, what all write${recorded && recording ? ', sound and picture' : ''}, for those who sit here and whoever teaches`) +
+    : `${recording ? 'Recorded' : 'Kept'}: the board, what all write${recorded && recording ? ', sound and picture' : ''}, for those who sit here and whoever teaches`) +
   (read ? '. Whoever teaches may read along and hear you from outside.' : '.');
 
 /** How much time a room has; warnings are told, the seconds are not. */
