@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useContext, useState } from 'react';
+import { linkIn, PlayLinkContext } from '../../clips/playLink';
 import { InkRow } from '../ledge/InkRow';
 import type { Hold } from '../Surface';
 import type { View } from '../hand/useView';
@@ -21,9 +22,11 @@ export function SelectionBar({ view, width, staff, me, authors, ...hold }: Props
   const { selection, actions, rewrite } = hold;
   const { box, selected, movable, single, target, turn } = selection;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const play = useContext(PlayLinkContext);
   if (!box || target || turn !== 0 || movable.length === 0) return null;
   const ink = selected.every((mark) => mark.ink === selected[0]!.ink) ? selected[0]!.ink : null;
   const top = (box.y - view.y) * view.scale - 62;
+  const link = play && linkIn(single?.text);
   const words = movable.filter((mark) => mark.text?.trim()).length > 1;
   return (
     <Box
@@ -49,6 +52,7 @@ export function SelectionBar({ view, width, staff, me, authors, ...hold }: Props
     >
       <InkRow ink={ink} onInk={actions.recolour} />
       {single?.text !== undefined && <Button onClick={rewrite}>Write</Button>}
+      {link && <Button onClick={() => play(link)}>Play for everyone</Button>}
       {words && <Button onClick={() => actions.arrange('sort_column')}>Sort A–Z</Button>}
       <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
         More

@@ -3,7 +3,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import type { You } from '../../api/shapes';
 import { RegionsContext } from '../../board/others/Regions';
 import { BoardPaper } from '../../board/BoardPaper';
-import { useFollowed, useOwn, useRights, useStaff } from '../../live/hooks';
+import { useFollowed, useLive, useOwn, useRights, useStaff } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
 import { openRound } from '../../live/poll';
 import { currentStep, type SittingState } from '../../live/sitting';
@@ -17,6 +17,8 @@ import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
 import { ClipLine } from '../../clips/ClipLine';
 import { ClipPaper } from '../../clips/ClipPaper';
+import { onShelf, PlayLinkContext } from '../../clips/playLink';
+import { useClip } from '../../clips/useClip';
 import { DeviceTrouble } from '../../stage/DeviceTrouble';
 import { Invited } from '../../stage/Invited';
 import { ScreenLine, ScreenPaper } from '../../stage/ScreenPaper';
@@ -117,6 +119,15 @@ export function ClassPaper({
   });
   const own = useOwn(sitting.id);
   const shelf = useMemo(() => (you.staff ? { course } : null), [you.staff, course]);
+  const { put: putOn } = useClip(place, room);
+  const live = useLive();
+  const playLink = you.staff
+    ? (link: string) =>
+        void onShelf(course, link).then(
+          (material) => putOn(material, false),
+          (error: Error) => live.notice('clip', error.message),
+        )
+    : null;
   // What one looked at may have been closed meanwhile.
   const known = (id: string | undefined) =>
     boardNamed(id, { sitting, staff, own, place }) ?? own?.copies.filter(({ board }) => board === id).map(asBoard)[0];
@@ -239,32 +250,34 @@ export function ClassPaper({
         <ScreenPaper {...{ place, room, you }} />
       ) : board && at ? (
         <ShelfContext value={shelf}>
-          <RegionsContext value={regions}>
-            <BoardPaper
-              inClass
-              key={board.id}
-              id={board.id}
-              title={board.name}
-              page={at.page}
-              onPage={looking.go}
-              lead={lead}
-              onLed={(led) =>
-                copy ? (
-                  <CopyLine
-                    {...{ sitting: sitting.id, room, copy, page: at.page }}
-                    whose={whoseCopy(copy, sitting)}
-                    onBack={looking.back}
-                    onShown={() => {
-                      looking.back();
-                      onLeaveWall();
-                    }}
-                  />
-                ) : (
-                  <LedLine {...{ sitting, place, room, you, led, looking }} />
-                )
-              }
-            />
-          </RegionsContext>
+          <PlayLinkContext value={playLink}>
+            <RegionsContext value={regions}>
+              <BoardPaper
+                inClass
+                key={board.id}
+                id={board.id}
+                title={board.name}
+                page={at.page}
+                onPage={looking.go}
+                lead={lead}
+                onLed={(led) =>
+                  copy ? (
+                    <CopyLine
+                      {...{ sitting: sitting.id, room, copy, page: at.page }}
+                      whose={whoseCopy(copy, sitting)}
+                      onBack={looking.back}
+                      onShown={() => {
+                        looking.back();
+                        onLeaveWall();
+                      }}
+                    />
+                  ) : (
+                    <LedLine {...{ sitting, place, room, you, led, looking }} />
+                  )
+                }
+              />
+            </RegionsContext>
+          </PlayLinkContext>
         </ShelfContext>
       ) : (
         <Box
