@@ -4,7 +4,8 @@ require 'tmpdir'
 
 module Bench
   # Sound and picture: how fast what the media server wrote becomes playable, an hour of sound and an hour of a picture, each beside the
-  # package's own program for it alone; what it costs to pass on ({Forwarding}); and what people see ({Seen}).
+  # package's own program for it alone; what it costs to pass on ({Forwarding}); what people see ({Seen}), and how far clips
+  # are off ({InStep}).
   class Stage < Measure
     SECONDS = 3_600
     # Bytes of a packet of sound, and of a picture of 400 kbit/s at 15 frames a second, in packets of that size.
@@ -20,6 +21,7 @@ module Bench
       running = @server.new(more: media.told)
       klass = BusyClass.open(@archive)
       Seen.new(running.address, klass, @crowd.cookies(2, klass.lesson)).run
+      InStep.new(@archive, running.address, klass, @crowd.cookies(InStep::BROWSERS, klass.lesson)).run
     ensure
       running&.stop
       media&.stop
