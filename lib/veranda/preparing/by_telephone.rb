@@ -43,7 +43,7 @@ module Veranda
         lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
         raise Core::Refusal.new(:invited_only, 'This class is for those who were invited.') if lesson[:invited_only]
 
-        person = @archive.people.add("Telephone #{number(sitting)}", id: "#{PREFIX}#{Store::Ids.call}")
+        person = @archive.people.add("Telephone #{number(lesson)}", id: "#{PREFIX}#{Store::Ids.call}")
         @archive.people.admit(lesson[:id], person)
         { sitting: sitting, person: person }
       end
@@ -52,7 +52,7 @@ module Veranda
 
       def no_such_code = Core::Refusal.new(:no_such_code, 'No class that is going on has this code. Type it once more.')
 
-      def number(sitting) = @archive.sittings.state(sitting).seats.each_key.count { |id| ByTelephone.came?(id) } + 1
+      def number(lesson) = @archive.people.guests(lesson[:id]).count { |guest| ByTelephone.came?(guest[:id]) } + 1
     end
   end
 end
