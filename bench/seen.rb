@@ -148,7 +148,7 @@ module Bench
       sending.execute_script("#{FLIP}; window.flip()")
       sleep FLIPS * 0.7 + 2
       flips, turned = sending.execute_script('return window.flips'), watching.execute_script('return window.turned')
-      sending.quit
+      sending.get('about:blank')
       watching.execute_async_script('window.call(30).then(arguments[0])')
       watching.execute_script("#{SEE}; window.flips = []; window.turned = window.see(window.bare); " \
                               'setInterval(() => { window.white = !window.white; window.flips.push(Date.now()); }, 700)')
