@@ -24,9 +24,8 @@ module Veranda
       path = ENV.fetch('VERANDA_STAGE', '')
       return if path.empty?
 
-      JSON.parse(File.read(path), symbolize_names: true)
-          .merge(telephone: telephone_secret, relays: ENV.fetch('TURN_URLS',
-                                                                '').split, relay_secret: ENV.fetch('TURN_SECRET', ''))
+      relays = { relays: ENV.fetch('TURN_URLS', '').split, relay_secret: ENV.fetch('TURN_SECRET', '') }
+      { **JSON.parse(File.read(path), symbolize_names: true), telephone: telephone_secret, **relays }
     end
 
     # Sites whose videos are played for everyone, by what their addresses begin with: the stand-in that ships with the project.

@@ -51,17 +51,15 @@ module Veranda
       def address(peer, sitting)
         return unless sitting.address&.fetch(:person) == peer.person.id
 
-        { **sitting.address.slice(:voice, :screen), rooms: rooms(sitting) }
+        { **sitting.address.slice(:voice, :screen), rooms: sitting.rooms }
       end
 
       # Rooms that somebody may hear without being in them: staff those whose plan opens their doors.
       def hears(peer, sitting, place, performer)
         return [] unless peer.person.staff?
 
-        (rooms(sitting) - [place]).select { |room| performer.copy(names.place(sitting.id, room)).state.room&.fetch(:read, false) }
+        (sitting.rooms - [place]).select { |room| performer.copy(names.place(sitting.id, room)).state.room&.fetch(:read, false) }
       end
-
-      def rooms(sitting) = sitting.places.select { |place| place[:activity] }.map { |place| place[:id] }
 
       def names = Core::Streams::StreamName
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'net/http'
+require 'timeout'
 require 'uri'
 
 module Veranda
@@ -32,7 +33,8 @@ module Veranda
         uri = URI(link)
         raise refusal(UNKNOWN) unless known?(uri)
 
-        facts = facts_of(page(uri))
+        # A site that answers a little at a time is not waited for either.
+        facts = facts_of(Timeout.timeout(2 * PATIENCE) { page(uri) })
         video = URI.join(uri, facts.fetch('og:video'))
         length = (Float(facts.fetch('video:duration')) * 1_000).round
         raise refusal(UNREADABLE) unless known?(video) && length.between?(1, LONGEST * 1_000)

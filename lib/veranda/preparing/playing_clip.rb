@@ -25,14 +25,13 @@ module Veranda
           raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
         end
 
-        facts = { **(material[:kind] == 'link' ? linked(material) : facts(material)), rooms: rooms ? open_rooms(sitting) : [] }
+        facts = material[:kind] == 'link' ? linked(material) : facts(material)
+        facts = { **facts, rooms: rooms ? @archive.sittings.state(sitting).rooms : [] }
         Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts, stream: Core::Streams::StreamName.place(sitting, place),
                                                                          by: @by, sitting: sitting)
       end
 
       private
-
-      def open_rooms(sitting) = @archive.sittings.state(sitting).places.select { |place| place[:activity] }.map { |place| place[:id] }
 
       # What lies elsewhere is played from there.
       def linked(material)

@@ -52,6 +52,9 @@ module Veranda
         # @return [Boolean]
         def place?(id) = @places.any? { |place| place[:id] == id }
 
+        # @return [Array<String>] ids of breakout rooms that are open
+        def rooms = @places.select { |place| place[:activity] }.map { |place| place[:id] }
+
         # @param room [String]
         # @param at [Integer] ms since the epoch
         # @return [Array<String>] ids of those who sat in a room up to then, without those who teach

@@ -29,11 +29,13 @@ module Veranda
                                                     Sequel.function(:max, :at).as(:last), SPOKEN.as(:spoken)).all
           spells = rows.group(person).select_hash(person.as(:person), Sequel.lit('count(DISTINCT at / ?)', spell).as(:spells))
           by_person = counts.group_by { |row| row[:person] }
-          by_person.to_h do |id, own|
-            [id, { spells: spells[id], spoken: own.sum { |row| row[:spoken].to_i }, kinds: own.to_h do |row|
-              [row[:kind], row.values_at(:count, :last)]
-            end }]
-          end
+          by_person.to_h { |id, own| [id, { spells: spells[id], **tally(own) }] }
+        end
+
+        private
+
+        def tally(rows)
+          { spoken: rows.sum { |row| row[:spoken].to_i }, kinds: rows.to_h { |row| [row[:kind], row.values_at(:count, :last)] } }
         end
       end
     end

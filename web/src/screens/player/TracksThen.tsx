@@ -22,25 +22,25 @@ function belongs(recorder: Recorder, sitting: string, { person, room, kind }: Tr
   return address?.person === person && (kind === 'screen' ? address.screen : address.voice);
 }
 
+/** @returns tracks of the room that is watched that go on just now, or begin within `early` ms */
+const now = (recorder: Recorder, { id, tracks }: RecordingFacts, early = 0): Track[] =>
+  tracks.filter(
+    (track) =>
+      recorder.wall > track.from - early - 1 &&
+      recorder.wall < track.from + track.length &&
+      belongs(recorder, id, track),
+  );
+
 /** What was heard and seen at a moment of a recording, in the main room or the one that is watched: pictures in a row, sounds beneath. */
 export function TracksThen({ recorder, facts }: Props) {
-  const near = useTold(recorder, ({ wall }) =>
-    facts.tracks
-      .filter(
-        (track) => wall > track.from - EARLY && wall < track.from + track.length && belongs(recorder, facts.id, track),
-      )
+  const near = useTold(recorder, () =>
+    now(recorder, facts, EARLY)
       .map(({ id }) => id)
       .join(' '),
   );
-  const seen = useTold(recorder, ({ wall }) =>
-    facts.tracks
-      .filter(
-        (track) =>
-          track.kind === 'picture' &&
-          wall >= track.from &&
-          wall < track.from + track.length &&
-          belongs(recorder, facts.id, track),
-      )
+  const seen = useTold(recorder, () =>
+    now(recorder, facts)
+      .filter(({ kind }) => kind === 'picture')
       .map(({ id }) => id)
       .join(' '),
   ).split(' ');
@@ -116,17 +116,7 @@ export function TracksThen({ recorder, facts }: Props) {
 
 /** The screen that was shared at a moment, while it was in front; null when there was none, or nothing of it was recorded. */
 export function ScreenThen({ recorder, facts }: Props) {
-  const id = useTold(
-    recorder,
-    ({ wall }) =>
-      facts.tracks.find(
-        (track) =>
-          track.kind === 'screen' &&
-          wall >= track.from &&
-          wall < track.from + track.length &&
-          belongs(recorder, facts.id, track),
-      )?.id,
-  );
+  const id = useTold(recorder, () => now(recorder, facts).find(({ kind }) => kind === 'screen')?.id);
   const track = facts.tracks.find((one) => one.id === id);
   if (!track) return null;
   const name = facts.people.find((one) => one.id === track.person)?.name ?? 'somebody';
