@@ -71,6 +71,11 @@ RSpec.describe 'A clip for everyone', type: :journey do
     [farah, nils].each { |session| until_true('it is held') { session.evaluate_script("document.querySelector('[data-testid=clip]').paused") } }
     perform('odalys', 'class.set_clip', place, material: clip[:id], at: 500, playing: false)
     until_true('it was moved') { (farah.evaluate_script("document.querySelector('[data-testid=clip]').currentTime") - 0.5).abs < 0.1 }
+    # A moment of it becomes a board, on which all may draw; the clip waits behind.
+    odalys.click_button('Draw on this moment')
+    [odalys, farah].each { |session| expect(session).to have_css("[data-testid=paper] image, [data-testid=paper] img", wait: 30).and have_no_css('[data-testid=clip]') }
+    odalys.click_button('Play')
+    expect(farah).to have_css('[data-testid=clip]')
     # A board that comes on show lies in front.
     perform('odalys', 'class.show', place, board: made[:board], page: 'p1')
     expect(farah).to have_css('[data-testid=paper]').and have_no_css('[data-testid=clip]')

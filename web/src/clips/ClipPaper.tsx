@@ -1,9 +1,8 @@
 import Box from '@mui/material/Box';
 import { useLive } from '../live/hooks';
 import { clipPosition, type PlaceState } from '../live/place';
-import { partOf, sittingOf } from '../live/streams';
 import { ClipMedia } from './ClipMedia';
-import { plays } from './useClip';
+import { clipFile, plays } from './useClip';
 
 interface Props {
   place: PlaceState;
@@ -21,8 +20,7 @@ export function ClipPaper({ place: { clip }, room, seen }: Props) {
     const at = clipPosition(clip, Date.now() + live.skew);
     return { at, playing: plays(clip, at), speed: clip.speed };
   };
-  const src =
-    clip.address ?? `/api/classes/${sittingOf(room)}/places/${partOf(room)}/clip/${clip.material}/${clip.version}`;
+  const src = clipFile(clip, room);
   return (
     <Box
       sx={{

@@ -22,7 +22,7 @@ afterEach(() => {
 function shown(you = ODALYS, more: Partial<Clip> = {}) {
   const { wrapper, asked } = connection({ you });
   const state = place({ clip: { ...clip, ...more } });
-  render(<ClipLine place={state} room="place/s.main" you={you} />, { wrapper });
+  render(<ClipLine place={state} room="place/s.main" you={you} course="c" lesson="l" />, { wrapper });
   return asked;
 }
 

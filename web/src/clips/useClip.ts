@@ -36,3 +36,7 @@ export function useClip(place: PlaceState, room: string) {
 
 /** Whether a clip moves, with where it stands. */
 export const plays = ({ playing, length }: Clip, at: number) => playing && at < length;
+
+/** @returns address of what plays in a place */
+export const clipFile = ({ address, material, version }: Clip, room: string) =>
+  address ?? `/api/classes/${sittingOf(room)}/places/${partOf(room)}/clip/${material}/${version}`;

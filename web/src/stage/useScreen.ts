@@ -1,17 +1,11 @@
 import { useEffect, useRef } from 'react';
-import { FIRST_PAGE } from '../api/contracts';
-import { post } from '../api/http';
-import type { BoardRow, MaterialFacts, You } from '../api/shapes';
-import { untilReady, upload } from '../api/upload';
+import type { You } from '../api/shapes';
+import { showMoment } from '../board/showMoment';
 import { useLive } from '../live/hooks';
 import type { PlaceState } from '../live/place';
 import { clockTime } from '../parts/words/times';
 import { chooseScreen, momentOf } from './screen';
 import { useStage, useStageState } from './useStage';
-
-/** Tries, and ms between them, until the class knows of a board that was made a moment ago. */
-const TRIES = 10;
-const AGAIN = 300;
 
 const FAILED = 'The screen could not be shared. Try again, or share a window instead of the whole screen.';
 
@@ -51,22 +45,10 @@ export function useScreen(place: PlaceState, room: string, you: You) {
     /** Makes a board of this moment, to be drawn on; the screen waits behind it. */
     draw: async (course: string, lesson: string, track: MediaStreamTrack) => {
       const name = `Screen, ${clockTime(Date.now(), true)}`;
-      try {
-        const canvas = await momentOf(track);
-        const blob = await new Promise<Blob | null>((made) => canvas.toBlob(made, 'image/png'));
-        const file = new File([blob!], `${name}.png`, { type: 'image/png' });
-        const id = await upload(file, { course, label: 'from a screen' });
-        const material = await untilReady<MaterialFacts>(`/api/materials/${id}`);
-        if (material.state === 'failed') return says('No picture of the screen could be made. Try again.');
-        const board = await post<BoardRow>(`/api/lessons/${lesson}/boards`, { name, material: id });
-        for (let i = 0; i < TRIES; i++) {
-          const outcome = await live.do('class.show', room, { board: board.id, page: board.first_page ?? FIRST_PAGE });
-          if (outcome.ok) return;
-          await new Promise((later) => setTimeout(later, AGAIN));
-        }
-      } catch (error) {
-        says((error as Error).message);
-      }
+      const moment = () => momentOf(track);
+      await showMoment(live, { room, course, lesson, name, label: 'from a screen', moment }).catch((error: Error) =>
+        says(error.message),
+      );
     },
   };
 }

@@ -175,7 +175,7 @@ export function ClassPaper({
       <AnsweringNow sitting={sitting.id} staff={you.staff} />
       <RoomLine {...{ sitting, place, at: where, you }} />
       {own && !you.staff && where === MAIN && <AskedLine {...{ sitting, own }} />}
-      <ClipLine {...{ place, room, you }} />
+      <ClipLine {...{ place, room, you, course, lesson }} />
       <AddressLine {...{ sitting, you, at: where }} />
       <ScreenLine
         {...{ place, room, course, lesson, aside }}
