@@ -94,6 +94,7 @@ module Bench
       @cookies = cookies
     end
 
+    # @yield [Selenium::WebDriver::Driver] a page whose microphone is on, at the end
     def run
       sending, watching = @cookies.map { |cookie| page_of(cookie) }
       press(sending, 'Camera')
@@ -101,6 +102,11 @@ module Bench
       bare = Array.new(TIMES) { watching.execute_async_script("#{CALL}; window.call(12).then(arguments[0])") }
       Report.line('stage, first picture after coming', middle(firsts), 'ms', baseline: middle(bare), target: '≤ 2×')
       delays(sending, watching)
+      return unless block_given?
+
+      go(sending)
+      press(sending, 'Microphone', 'Mute')
+      yield sending
     ensure
       [sending, watching].each { |driver| driver&.quit }
     end
@@ -126,9 +132,9 @@ module Bench
 
     def button(driver, name) = driver.find_elements(css: 'button').find { |one| one.text == name }
 
-    def press(driver, name)
+    def press(driver, name, then_named = "#{name} off")
       button(driver, name).click
-      until_true { button(driver, "#{name} off") }
+      until_true { button(driver, then_named) }
     end
 
     def until_true

@@ -4,8 +4,8 @@ require 'tmpdir'
 
 module Bench
   # Sound and picture: how fast what the media server wrote becomes playable, an hour of sound and an hour of a picture, each beside the
-  # package's own program for it alone; what it costs to pass on ({Forwarding}); what people see ({Seen}), and how far clips
-  # are off ({InStep}).
+  # package's own program for it alone; what it costs to pass on ({Forwarding}); what people see ({Seen}), how far what is recorded
+  # is off ({Beeps}) and how far clips are ({InStep}).
   class Stage < Measure
     SECONDS = 3_600
     # Bytes of a packet of sound, and of a picture of 400 kbit/s at 15 frames a second, in packets of that size.
@@ -20,7 +20,8 @@ module Bench
       Forwarding.new(media).run
       running = @server.new(more: media.told)
       klass = BusyClass.open(@archive)
-      Seen.new(running.address, klass, @crowd.cookies(2, klass.lesson)).run
+      talked = BusyClass.open(@archive)
+      Seen.new(running.address, talked, @crowd.cookies(2, talked.lesson)).run { |page| Beeps.new(@archive, talked).run(page) }
       InStep.new(@archive, running.address, klass, @crowd.cookies(InStep::BROWSERS, klass.lesson)).run
     ensure
       running&.stop
