@@ -109,6 +109,17 @@ RSpec.describe 'Preparing over HTTP' do
   end
 
   describe 'boards' do
+    it 'that are made in a rehearsal are there, and nowhere else' do
+      made = fresh_class
+      rehearsal = odalys.post("/api/lessons/#{made[:lesson]}/rehearsals", { stand_ins: 1 }).body['sitting']
+      facts = { name: 'A moment', material: material, sitting: rehearsal }
+      board = odalys.post("/api/lessons/#{made[:lesson]}/boards", facts).body['id']
+      names = ->(sitting) { ARCHIVE.log.state("staff/#{sitting}").first.boards.map { |row| row[:id] } }
+      expect(names.call(rehearsal)).to include(board)
+      expect(names.call(made[:sitting])).not_to include(board)
+      expect(odalys.post("/api/lessons/#{made[:lesson]}/boards", { **facts, sitting: made[:sitting] }).status).to eq(201)
+    end
+
     it 'are drawn on slides, beginning with the page chosen' do
       odalys.patch("/api/materials/#{material}", { first_slide: 3 })
       lesson = fresh_lesson

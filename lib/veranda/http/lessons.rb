@@ -51,8 +51,10 @@ module Veranda
       post '/api/lessons/:id/boards' do |id|
         person = staff!(lesson = archive.lessons.fetch(id))
         facts = Core::Contract.check(BOARD, input)
-        board = Preparing::NewBoard.new(archive, lesson, by: person).call(**facts)
-        Preparing::Classes.new(archive).boards_changed(id)
+        rehearsal = rehearsal_of(id, facts.delete(:sitting))
+        board = Preparing::NewBoard.new(archive, lesson, by: person, rehearsal: rehearsal&.fetch(:id)).call(**facts)
+        classes = Preparing::Classes.new(archive)
+        rehearsal ? classes.boards_changed_in(rehearsal) : classes.boards_changed(id)
         hub.review(id)
         status 201
         json(board.slice(*Store::Lessons::BOARD_COLUMNS))
@@ -102,6 +104,8 @@ module Veranda
         required(:name).filled(:string, max_size?: 80)
         optional(:material).value(Core::Types::ID)
         optional(:copy_of).value(Core::Types::ID)
+        # The class in which it is made.
+        optional(:sitting).value(Core::Types::ID)
       end
       NEW = Core::Contract.define do
         required(:course).value(Core::Types::ID)
@@ -110,6 +114,12 @@ module Veranda
       end
 
       private
+
+      # @return [Hash, nil] the class where it is a rehearsal, whose boards are its own
+      def rehearsal_of(lesson, sitting)
+        row = sitting && archive.sittings.fetch(sitting)
+        row if row && row[:lesson_id] == lesson && row[:rehearsal]
+      end
 
       def picture!(lesson, id)
         material = archive.materials.find_all([id]).first

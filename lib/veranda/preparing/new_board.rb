@@ -7,10 +7,12 @@ module Veranda
       # @param archive [Store::Archive]
       # @param lesson [Hash]
       # @param by [Core::Person]
-      def initialize(archive, lesson, by:)
+      # @param rehearsal [String, nil] id of the one in which it is made, whose it is then
+      def initialize(archive, lesson, by:, rehearsal: nil)
         @archive = archive
         @lesson = lesson
         @by = by
+        @of = { rehearsal_id: rehearsal }.compact
       end
 
       # @param name [String]
@@ -22,7 +24,7 @@ module Veranda
         name = Core::Name.clean(name)
         id = if copy_of then copy(copy_of, name)
              elsif material then on_slides(material, name)
-             else @archive.lessons.add_board(@lesson[:id], name: name)
+             else @archive.lessons.add_board(@lesson[:id], name: name, **@of)
              end
         @archive.lessons.board(id)
       end
@@ -52,7 +54,7 @@ module Veranda
         end
 
         @archive.db.transaction do
-          board = @archive.lessons.add_board(@lesson[:id], name: name, material_id: id)
+          board = @archive.lessons.add_board(@lesson[:id], name: name, material_id: id, **@of)
           Slides.lay(@archive.log, board, id, material[:version], slides, by: @by)
           first = @archive.log.state(Core::Streams::StreamName.board(board)).first.pages[material[:first_slide] - 1]
           @archive.lessons.update_board(board, first_page: first) if first

@@ -3,6 +3,7 @@ import { post } from '../api/http';
 import type { BoardRow, MaterialFacts } from '../api/shapes';
 import { untilReady, upload } from '../api/upload';
 import type { LiveClient } from '../live/LiveClient';
+import { sittingOf } from '../live/streams';
 
 /** Tries, and ms between them, until the class knows of a board that was made a moment ago. */
 const TRIES = 10;
@@ -33,7 +34,7 @@ export async function showMoment(live: LiveClient, { room, course, lesson, name,
   const id = await upload(new File([blob], `${name}.png`, { type: 'image/png' }), { course, label });
   const material = await untilReady<MaterialFacts>(`/api/materials/${id}`);
   if (material.state === 'failed') throw new Error(FAILED);
-  const board = await post<BoardRow>(`/api/lessons/${lesson}/boards`, { name, material: id });
+  const board = await post<BoardRow>(`/api/lessons/${lesson}/boards`, { name, material: id, sitting: sittingOf(room) });
   for (let i = 0; i < TRIES; i++) {
     const outcome = await live.do('class.show', room, { board: board.id, page: board.first_page ?? FIRST_PAGE });
     if (outcome.ok) return;
