@@ -12,6 +12,7 @@ module Veranda
   loader.push_dir(__dir__)
   loader.ignore(__FILE__, File.join(ROOT, 'core/veranda_core.rb'), File.join(__dir__, 'setup'),
                 File.join(__dir__, 'veranda/store/migrations'))
-  loader.collapse(File.join(ROOT, 'core/veranda/core/boards/*'), File.join(ROOT, 'core/veranda/core/polls/*'))
+  loader.collapse(File.join(ROOT, 'core/veranda/core/boards/*'), File.join(ROOT, 'core/veranda/core/polls/*'),
+                  File.join(ROOT, 'core/veranda/core/recordings/*'))
   loader.setup
 end

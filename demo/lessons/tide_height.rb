@@ -37,13 +37,19 @@ module Demo
       BOARDS.each { |id, name| @archive.lessons.add_board('tide', id: id, name: name) }
       prepare(Hands.new(@archive), @starts_at - 2 * 86_400_000)
       hold
-      @archive.recordings.update('tide-class', shared: true, cuts: cuts)
+      @archive.recordings.update('tide-class', shared: true)
+      cut
     end
 
     private
 
     # The break, and a minute of sound trouble.
-    def cuts = [[50.2, 53.4], [71, 72]].map { |from, to| [from, to].map { |minute| @starts_at + (minute * 60_000).round } }
+    def cut
+      { 'break' => [50.2, 53.4], 'sound' => [71, 72] }.each do |id, minutes|
+        from, to = minutes.map { |minute| @starts_at + (minute * 60_000).round }
+        Veranda::Deciding::Perform.call(@archive.log, 'recording.cut', { id: id, from: from, to: to }, stream: 'recording/tide-class', at: to)
+      end
+    end
 
     def prepare(hands, at)
       hands.prepare('odalys', 'tide-ports', [Drawing.new(prefix: 'head').text(60, 50, 'Which port do you sail from?', size: 46)],

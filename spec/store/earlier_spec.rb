@@ -32,7 +32,7 @@ RSpec.describe 'A log of an earlier version' do
     it "plays the recording of #{id} as it did" do
       recording = archive.recordings.recording(archive.recordings.fetch(id.to_s))
       expect(recording.clock.length).to eq(expected[:length])
-      expect(recording.chapters).to eq(expected[:chapters])
+      expect(recording.chapters.map { |chapter| chapter.except(:at) }).to eq(expected[:chapters])
       replay = Veranda::Store::Replay.new(archive.log, id.to_s, recording)
       expected[:moments].each do |moment|
         streams = replay.at(moment[:t])[:streams]

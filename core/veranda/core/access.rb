@@ -74,8 +74,8 @@ module Veranda
 
         case names.kind(stream)
         when :exchange then overhears?(person, sitting, staff, names.part(stream))
-        # What was answered is told as what it comes to.
-        when :answers then false
+        # What was answered is told as what it comes to, what was edited as what is left.
+        when :answers, :recording then false
         else true
         end
       end

@@ -25,16 +25,20 @@ module Veranda
         Questions::Ask, Questions::Vote, Questions::CountVotes, Questions::Review, Questions::Merge, Questions::AnswerNow, Questions::Finish,
         Questions::SetQuestions,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
-        Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread
+        Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread,
+        Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
+        Recordings::LeaveOut
       ].freeze
 
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
 
-      # Only the server itself issues these: they say what it saw, not what someone asks for.
+      # Only the server itself issues these: they say what it saw, or what was asked for over HTTP.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Sittings::Spoke, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom,
-        Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes
+        Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
+        Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
+        Recordings::LeaveOut
       ].freeze
 
       # @param wire_name [String]

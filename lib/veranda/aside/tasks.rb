@@ -68,15 +68,15 @@ module Veranda
         JSON.generate(from: from, to: to, entries: replay(sitting, **in_room).between(from, to))
       end
 
+      # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
+      def replay_facts(sitting:, viewer:, teaches:) = JSON.generate(Preparing::Watched.new(@archive, replay(sitting)).facts(viewer, teaches: teaches))
+
       # @param viewer [String, nil]
       # @param teaches [Boolean]
       # @return [Array<Hash>] breakout rooms that somebody may look into, see {Preparing::RecordedRooms}
       def replay_rooms(sitting:, viewer:, teaches:)
         Preparing::RecordedRooms.new(@archive, sitting, recording(sitting)).seen_by(viewer, teaches: teaches)
       end
-
-      # @return [Array<String>] ids
-      def replay_people(sitting:) = replay(sitting).people.to_a
 
       # @return [Hash{String => Array<Hash>}] findings by lesson
       def findings(lessons:, now:)
@@ -205,7 +205,8 @@ module Veranda
       def replay(sitting, room: nil, viewer: nil, teaches: false)
         found = recording(sitting)
         room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
-        Store::Replay.new(@archive.log, sitting, found, room: room)
+        course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
+        Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
       end
 
       def file(ending, bytes)

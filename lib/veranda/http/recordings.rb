@@ -19,16 +19,24 @@ module Veranda
       end
 
       get '/api/recordings/:id' do |id|
-        row, recording, lesson, staff = watchable(id)
-        sitting = archive.sittings.state(id)
-        rooms = aside(:replay_rooms, sitting: id, **viewer(staff))
-        there = aside(:replay_people, sitting: id).filter_map { |person| sitting.seats[person] }
-        json(id: id, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
-             at: sitting.stretches.first[:from], length: recording.clock.length, chapters: recording.chapters,
-             stretches: recording.clock.stretches, cuts: row[:cuts].length, boards: sitting.boards,
-             rooms: rooms,
-             people: there.map { |seat| { id: seat.id, name: seat.name, role: seat.role } }, sound: archive.tracks.state(id),
-             tracks: tracks(id, recording, rooms))
+        row, _, lesson, staff = watchable(id)
+        facts = JSON.parse(aside(:replay_facts, sitting: id, **viewer(staff)))
+        json(**facts, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared])
+      end
+
+      # How it was edited, for those who do.
+      get('/api/recordings/:id/edits') { |id| edits(id) }
+
+      EDIT = Core::Contract.define do
+        required(:do).value(Core::Types::String.enum('cut', 'blank', 'add_stretch', 'take_back', 'chapter', 'hide_names', 'leave_out'))
+        required(:with).value(:hash)
+      end
+
+      post '/api/recordings/:id/edits' do |id|
+        person = staff_of_recording!(id)
+        wish = Core::Contract.check(EDIT, input)
+        Deciding::Perform.call(archive.log, "recording.#{wish[:do]}", input['with'], stream: Core::Streams::StreamName.recording(id), by: person)
+        edits(id)
       end
 
       # Sound or picture, of which a player asks for parts (RFC 9110, 14.2).
@@ -97,12 +105,14 @@ module Veranda
 
       private
 
-      # What of the main room, and of these others, can be heard and seen while it was recorded.
-      def tracks(id, recording, rooms)
-        recording.tracks(archive.tracks.of(id), rooms: heard(rooms)).map do |track|
-          room = track[:place] unless track[:place] == Core::Sittings::Places::MAIN
-          { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at], **{ room: room }.compact }
-        end
+      def edits(id)
+        staff_of_recording!(id)
+        sitting = archive.sittings.state(id)
+        made = archive.recordings.edits(id)
+        whole = Core::Recordings::Recording.new(sitting, edits: Core::Recordings::Edits.from(made.to_h.slice(:chapters)))
+        people = sitting.seats.each_value.reject(&:staff?).map { |seat| { id: seat.id, name: seat.name } }
+        json(**made.view, from: sitting.opened_at, to: sitting.ended_at, recorded: whole.clock.stretches, people: people,
+                          steps: sitting.moves.map { |move| { at: move[:at], title: sitting.step_by_id(move[:step])[:title] } })
       end
 
       def heard(rooms) = rooms.select { |room| room[:heard] }.map { |room| room[:id] }

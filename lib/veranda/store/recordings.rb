@@ -2,7 +2,7 @@
 
 module Veranda
   module Store
-    # Recordings: the classes that were recorded, and what was cut or shared since.
+    # Recordings: the classes that were recorded, and how they were edited and shared since.
     class Recordings
       def initialize(db, log, sittings)
         @db = db
@@ -11,7 +11,7 @@ module Veranda
       end
 
       # @param lesson_ids [Array<String>]
-      # @return [Array<Hash>] `{ sitting_id:, lesson_id:, shared:, cuts: }` of real classes, newest first
+      # @return [Array<Hash>] `{ sitting_id:, lesson_id:, shared: }` of real classes, newest first
       def of_lessons(lesson_ids)
         rows.where(lesson_id: lesson_ids, rehearsal: false).reverse(:made_at).map { |row| tidy(row) }
       end
@@ -27,14 +27,18 @@ module Veranda
       # @return [Core::Recordings::Recording, nil] nil while the class goes on or when nothing was recorded
       def recording(row)
         sitting = @sittings.state(row[:sitting_id])
-        recording = Core::Recordings::Recording.new(sitting, cuts: row[:cuts])
-        recording if sitting.ended? && recording.any?
+        return unless sitting.ended?
+
+        recording = Core::Recordings::Recording.new(sitting, edits: edits(row[:sitting_id]))
+        recording if recording.any?
       end
 
+      # @return [Core::Recordings::Edits]
+      def edits(sitting_id) = @log.state(Core::Streams::StreamName.recording(sitting_id)).first
+
       # @param sitting_id [String]
-      # @param changes [Hash] `shared` and / or `cuts`
+      # @param changes [Hash] `shared`
       def update(sitting_id, **changes)
-        changes[:cuts] = Sequel.pg_jsonb(changes[:cuts]) if changes[:cuts]
         @db[:recordings].insert_conflict(target: :sitting_id, update: changes).insert(sitting_id: sitting_id, **changes)
       end
 
@@ -48,10 +52,10 @@ module Veranda
 
       def rows
         @db[:sittings].left_join(:recordings, sitting_id: :id)
-                      .select(Sequel[:sittings][:id].as(:sitting_id), :lesson_id, :shared, :cuts, :made_at, :rehearsal)
+                      .select(Sequel[:sittings][:id].as(:sitting_id), :lesson_id, :shared, :made_at, :rehearsal)
       end
 
-      def tidy(row) = row.merge(shared: row[:shared] || false, cuts: (row[:cuts] || []).to_a)
+      def tidy(row) = row.merge(shared: row[:shared] || false)
     end
   end
 end

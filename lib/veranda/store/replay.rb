@@ -3,18 +3,26 @@
 module Veranda
   module Store
     # Plays a recording back from the log: the state at any moment, and what follows. Going to a moment and playing up to it
-    # show the same.
+    # show the same. What may be shown of it says {Core::Recordings::Shown}.
     #
     # A moment is the class, its main room (or a breakout room) with what was written there, its polls, and the board on show; each costs
     # one snapshot and the entries after it. Other boards are asked for when they come on show.
     class Replay
+      # Seams that are told at once: each is a moment.
+      MOST_SEAMS = 120
+
+      # @return [Core::Recordings::Recording]
+      attr_reader :recording
+
       # @param log [Log]
       # @param sitting_id [String]
       # @param recording [Core::Recordings::Recording]
+      # @param cast [#call] everybody who can be named, see {Casting}
       # @param room [Hash, nil] `{ id:, boards: }` of the breakout room that is watched instead of the main room
-      def initialize(log, sitting_id, recording, room: nil)
+      def initialize(log, sitting_id, recording, cast: -> { [] }, room: nil)
         @log = log
         @recording = recording
+        @cast = cast
         names = Core::Streams::StreamName
         @sitting = names.sitting(sitting_id)
         place = room ? room[:id] : Core::Sittings::Places::MAIN
@@ -28,40 +36,66 @@ module Veranda
 
       # @param t [Integer] ms into the recording
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
-      def at(t)
-        wall = @recording.clock.wall(t)
-        states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
-        board = on_show(states[@place])
-        states[board] = @log.state_at(board, wall) if board
-        views = states.transform_values(&:view)
-        views[@sitting] = views[@sitting].merge(seats: views[@sitting][:seats].select { |seat| people.include?(seat[:id]) })
-        views[@exchange] = { **views[@exchange], posts: @recording.posts(states[@exchange].posts.values, deleted: deleted) }
-        { t: t, wall: wall, streams: views }
-      end
+      def at(t) = moment(t, clock.wall(t))
 
       # @param from [Integer] ms into the recording
       # @param to [Integer]
-      # @return [Array<Hash>] entries after `from`, up to `to`, each with its time `t`. What happened while nothing was recorded
-      #   comes at the moment when the recording goes on, except for what was said then.
+      # @return [Array<Hash>] entries after `from`, up to `to`, each with its time `t`. Where the recording goes on after something was
+      #   left out there is a seam, `{ kind: 'seam' }` with all that {#at} has: of what happened meanwhile only what it came to is told.
       def between(from, to)
-        clock = @recording.clock
-        entries = @log.between(@streams, clock.wall(from) + 1, clock.wall(to))
-        entries.filter_map { |entry| @recording.place(entry, deleted: deleted, people: people) }
+        entered = clock.wall(from)
+        within(entered, clock.wall(to)).first(MOST_SEAMS).flat_map do |start, stop|
+          seam = start == entered ? [] : [{ kind: 'seam', **moment(clock.time(start), start) }]
+          seam + told(start, stop)
+        end
       end
 
-      # @return [Set<String>] ids of everyone who was there while it was recorded
-      def people = @people ||= @recording.people(@log.entries(@sitting))
+      # @return [Set<String>] ids of everyone who was there while it was recorded, and was not left out
+      def people = @people ||= @recording.people(@log.entries(@sitting)) - @recording.edits.left_out
+
+      # @return [Core::Recordings::Shown]
+      def shown
+        @shown ||= Core::Recordings::Shown.new(
+          @recording, cast: Core::Recordings::Cast.new(@recording.edits.people? ? @cast.call : [], @recording.edits), people: people,
+                      posts: @log.state(@exchange).first.posts, questions: @log.state(@questions).first.all
+        )
+      end
 
       private
+
+      def clock = @recording.clock
+
+      def moment(t, wall)
+        states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
+        board = on_show(states[@place])
+        states[board] = @log.state_at(board, wall) if board
+        { t: t, wall: wall, streams: states.to_h { |name, state| [name, shown.view(name, state)] } }
+      end
+
+      # What of the recorded stretches lies between two times of day; each begins after its beginning.
+      def within(from, to)
+        clock.stretches.filter_map do |start, stop|
+          [[start, from].max, [stop, to].min] if start <= to && stop > from
+        end
+      end
+
+      def told(start, stop)
+        entries = @log.between(@streams, start + 1, stop)
+        marks = shown.folds? ? followed(entries, start) : {}
+        entries.filter_map { |entry| shown.entry(entry, marks: marks[entry.stream]) }
+      end
+
+      def followed(entries, from)
+        boards = entries.map(&:stream).uniq.select { |name| Core::Streams::StreamName.kind(name) == :board }
+        left_out = @recording.edits.left_out.to_set
+        boards.to_h { |name| [name, Core::Recordings::MarksOfOthers.new(@log.state_at(name, from), left_out)] }
+      end
 
       # @return [String, nil] stream of the board on show, if it may be shown in a recording
       def on_show(place)
         board = place.shown && Core::Streams::StreamName.board(place.shown[:board])
         board if @streams.include?(board)
       end
-
-      # A post that was deleted, even after the recording, is not shown at any moment of it.
-      def deleted = @deleted ||= @log.bodies(@exchange, 'deleted').to_set { |body| body[:id] }
     end
   end
 end

@@ -45,12 +45,12 @@ RSpec.describe Veranda::Core::Recordings::Recording do
   let(:recording) { described_class.new(track.state) }
 
   it 'has a chapter for each step, from the first moment to the last' do
-    expect(recording.chapters).to eq([{ title: 'Names', from: 0, to: 600_000 }, { title: 'Crossing', from: 600_000, to: 1_000_000 },
-                                      { title: 'Sum up', from: 1_000_000, to: 1_300_000 }])
+    expect(recording.chapters).to eq([{ title: 'Names', from: 0, to: 600_000, at: 1_000_000 }, { title: 'Crossing', from: 600_000, to: 1_000_000, at: 1_600_000 },
+                                      { title: 'Sum up', from: 1_000_000, to: 1_300_000, at: 2_000_000 }])
   end
 
   it 'loses a chapter that was cut out whole' do
-    cut = described_class.new(track.state, cuts: [[1_600_000, 2_000_000]])
+    cut = described_class.new(track.state, edits: Core::Recordings::Edits.cutting([[1_600_000, 2_000_000]]))
     expect(cut.chapters.map { |chapter| chapter[:title] }).to eq(['Names', 'Sum up'])
     expect(cut.clock.length).to eq(900_000)
   end
@@ -59,7 +59,11 @@ RSpec.describe Veranda::Core::Recordings::Recording do
     expect(recording.streams).to eq(%w[sitting/s1 questions/s1 place/s1.main exchange/s1.main board/b1 board/b2])
   end
 
-  def placed(entry, deleted: Set[], people: Set['farah']) = recording.place(entry, deleted: deleted, people: people)
+  def shown(posts: [], people: Set['farah'])
+    Core::Recordings::Shown.new(recording, cast: Core::Recordings::Cast.new([], recording.edits), people: people, posts: posts.to_h { |post| [post[:id], post] })
+  end
+
+  def placed(entry, **facts) = shown(**facts).entry(entry)
 
   def entry(kind, at, body = {}, actor: 'farah')
     Core::Streams::Entry.new(stream: 'exchange/s1.main', seq: 1, at: at, actor: actor, kind: kind, body: body)
@@ -67,12 +71,13 @@ RSpec.describe Veranda::Core::Recordings::Recording do
 
   it 'shows no post that was taken back, and none from outside its stretches' do
     post = entry('posted', 1_100_000, { id: 'a' })
-    expect(placed(post, deleted: Set['a'])).to be_nil
+    expect(placed(post, posts: [{ id: 'a', at: 1_100_000, deleted_by: 'farah' }])).to be_nil
     expect(placed(post)).to include(t: 100_000, by: 'farah')
     expect(placed(entry('posted', 999_999, { id: 'a' }))).to be_nil
     kept = { id: 'a', at: 1_100_000 }
-    posts = [kept, { id: 'b', at: 999_999 }, { id: 'c', at: 1_200_000, deleted_by: 'farah' }, { id: 'd', at: 1_200_000 }]
-    expect(recording.posts(posts, deleted: Set['d'])).to eq([kept])
+    all = [kept, { id: 'b', at: 999_999 }, { id: 'c', at: 1_200_000, deleted_by: 'farah' }]
+    then_posts = Core::Exchange::Posts.from(posts: [kept, { id: 'b', at: 999_999 }, { id: 'c', at: 1_200_000 }], pinned: %w[a c])
+    expect(shown(posts: all).view('exchange/s1.main', then_posts)).to eq(posts: [kept], pinned: ['a'])
   end
 
   it 'shows what was drawn in a pause when it goes on, and no pointing' do

@@ -1,76 +1,55 @@
 # frozen_string_literal: true
 
-require 'set'
-
 module Veranda
   module Core
     module Recordings
-      # What of a class was recorded: which stretch of which streams, and its chapters.
+      # What of a class is to be watched: which stretches of which streams, and its chapters. What may be shown of each thing in it is
+      # for {Shown}.
       class Recording
+        # @return [Sittings::Sitting]
+        attr_reader :sitting
+        # @return [Edits]
+        attr_reader :edits
+
         # @param sitting [Sittings::Sitting] an ended class
-        # @param cuts [Array<Array(Integer, Integer)>] ms since the epoch
-        def initialize(sitting, cuts: [])
+        # @param edits [Edits]
+        # @param more_cuts [Array<Array(Integer, Integer)>] that are only considered
+        def initialize(sitting, edits: Edits.new, more_cuts: [])
           @sitting = sitting
-          @cuts = cuts
+          @edits = edits
+          @more_cuts = more_cuts
         end
 
-        # @return [Boolean] false when nobody ever switched the recording on
-        def any? = @sitting.stretches.any?
+        # @return [Boolean] false when nobody ever switched the recording on, nor added anything
+        def any? = recorded.any?
 
         # @return [Clock]
-        def clock
-          @clock ||= Clock.new(@sitting.stretches.map { |stretch| stretch.values_at(:from, :to) }, cuts: @cuts)
-        end
+        def clock = @clock ||= Clock.new(recorded, cuts: edits.cuts + @more_cuts)
 
         # @return [Array<String>] names of streams, see {Access.recorded}
         def streams = Access.recorded(@sitting)
 
-        # Chapters begin where the class moved to another step. Those that were cut out
-        # whole are left out.
-        # @return [Array<Hash>] `{ title:, from:, to: }` in ms of the recording
+        # Chapters begin where the class moved to another step, or where somebody said so afterwards. Those that were cut out whole are
+        # left out.
+        # @return [Array<Hash>] `{ title:, from:, to:, at: }`, `from` and `to` in ms of the recording, `at` the time of day
         def chapters
-          starts = @sitting.moves.map { |move| [clock.time(move[:at]), @sitting.step_by_id(move[:step])[:title]] }
+          starts = beginnings.sort.map { |at, title| [clock.time(at), title, at] }
           return [] if starts.empty?
 
-          starts[0] = [0, starts[0][1]]
+          starts[0] = [0, *starts[0].drop(1)]
           ends = starts.drop(1).map(&:first) << clock.length
-          starts.zip(ends).filter_map { |(from, title), to| { title: title, from: from, to: to } if to > from }
+          starts.zip(ends).filter_map { |(from, title, at), to| { title: title, from: from, to: to, at: at } if to > from }
         end
 
-        # Kinds of entries that tell who came and went, and those that only count while they are seen or heard.
-        PRESENCE = %w[joined seated out dropped left].freeze
-        PASSING = %w[pointed posted spoke].freeze
-
-        # What may be shown of an entry, placed in recording time. What changed while nothing was recorded is shown when the
-        # recording goes on; what was only said or pointed at is not.
-        # @param entry [Streams::Entry]
-        # @param deleted [Set<String>] ids of posts that were deleted later on
-        # @param people [Set<String>] who was there while it was recorded
-        # @return [Hash, nil] nil when it is no part of the recording
-        def place(entry, deleted:, people:)
-          return if PASSING.include?(entry.kind) && !clock.covers?(entry.at)
-          return if entry.kind == 'posted' && deleted.include?(entry.body[:id])
-
-          body = PRESENCE.include?(entry.kind) ? presence(entry, people) : entry.body
-          body && { stream: entry.stream, seq: entry.seq, t: clock.time(entry.at), at: entry.at, by: entry.actor,
-                    kind: entry.kind, body: body }
-        end
-
-        # Sounds and pictures of which any moment can be seen.
-        # @param tracks [Array<Hash>] `{ place:, began_at:, length: }`, ms
+        # @param tracks [Array<Hash>] `{ place:, person_id:, began_at:, length: }`, ms
         # @param rooms [Array<String>] ids of breakout rooms that somebody may hear, besides the main room
-        # @return [Array<Hash>] those that are part of the recording
+        # @return [Array<Hash>] sounds and pictures of which any moment may be heard or seen
         def tracks(tracks, rooms: [])
           tracks.select do |track|
             from, length = track.values_at(:began_at, :length)
-            [Sittings::Places::MAIN, *rooms].include?(track[:place]) && clock.overlaps?(from, from + length)
+            [Sittings::Places::MAIN, *rooms].include?(track[:place]) && clock.overlaps?(from, from + length) &&
+              !edits.left_out.include?(ScreenName.person(track[:person_id]))
           end
-        end
-
-        # @param posts [Array<Hash>]
-        # @return [Array<Hash>] those that are part of the recording
-        def posts(posts, deleted:)
-          posts.select { |post| clock.covers?(post[:at]) && !post[:deleted_by] && !deleted.include?(post[:id]) }
         end
 
         # @param entries [Array<Streams::Entry>] of the class
@@ -84,6 +63,20 @@ module Veranda
 
         private
 
+        # @return [Array<Array(Integer, Integer)>] in order, not overlapping
+        def recorded
+          all = @sitting.stretches.map { |stretch| [stretch[:from], stretch[:to] || @sitting.ended_at] } + edits.stretches
+          all.sort.each_with_object([]) do |(from, to), joined|
+            joined.any? && from <= joined.last[1] ? joined.last[1] = [joined.last[1], to].max : joined << [from, to]
+          end
+        end
+
+        # @return [Hash{Integer => String}] titles by the time of day
+        def beginnings
+          steps = @sitting.moves.to_h { |move| [move[:at], @sitting.step_by_id(move[:step])[:title]] }
+          steps.merge(edits.chapters).compact
+        end
+
         # @param since [Hash{String => Integer}] when those who are there came; changed in place
         # @return [Array<Array(String, Integer, Integer)>] person, from and to
         def stays_ended_by(entry, since)
@@ -94,14 +87,6 @@ module Veranda
             return gone.filter_map { |person| since.delete(person)&.then { |from| [person, from, entry.at] } }
           end
           []
-        end
-
-        def presence(entry, people)
-          return (entry.body if people.include?(entry.actor)) unless entry.body[:people]
-
-          id = ->(person) { person.is_a?(Hash) ? person[:id] : person }
-          known = entry.body[:people].select { |person| people.include?(id.call(person)) }
-          entry.body.merge(people: known) if known.any?
         end
       end
     end

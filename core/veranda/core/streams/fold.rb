@@ -30,6 +30,7 @@ module Veranda
           when :poll then Polls::Poll
           when :answers then Polls::Answers
           when :questions, :asked then Questions::Questions
+          when :recording then Recordings::Edits
           end
         end
 

@@ -16,9 +16,10 @@ module Veranda
       #   answers/ID.POLL       what was answered to it, for the server alone
       #   questions/ID          what was asked, for everyone
       #   asked/ID              what was asked and waits for review, for staff
+      #   recording/ID          how the recording of the class was edited, for the server alone
       #   board/ID              marks
       module StreamName
-        KINDS = %w[sitting staff place exchange thread own poll answers questions asked board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        KINDS = %w[sitting staff place exchange thread own poll answers questions asked recording board].to_h { |kind| [kind, kind.to_sym] }.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
@@ -33,6 +34,7 @@ module Veranda
         def answers(sitting_id, poll_id) = "answers/#{sitting_id}.#{poll_id}"
         def questions(sitting_id) = "questions/#{sitting_id}"
         def asked(sitting_id) = "asked/#{sitting_id}"
+        def recording(sitting_id) = "recording/#{sitting_id}"
         def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
 
         # @param name [String]

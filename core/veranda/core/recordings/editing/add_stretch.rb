@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Recordings
+      # Adds a stretch of the class that was not recorded: its boards and posts are there in any case. Sound and picture are not.
+      class AddStretch < EditCommand
+        on :recording, 'recording.add_stretch'
+        contract do
+          required(:id).value(Types::ID)
+          required(:from).value(:integer, :moment?)
+          required(:to).value(:integer, :moment?)
+        end
+
+        def decide
+          editing!
+          part('stretch')
+        end
+      end
+    end
+  end
+end

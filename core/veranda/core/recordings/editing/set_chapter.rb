@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Recordings
+      # Names a chapter anew, begins one, takes one away (without a title), or lets it be as the steps of the class made it.
+      class SetChapter < EditCommand
+        on :recording, 'recording.chapter'
+        MOST = 200
+        contract do
+          # When it begins.
+          required(:at).value(:integer, :moment?)
+          optional(:title).maybe(:string, max_size?: 120)
+          optional(:as_it_was).value(:bool)
+        end
+
+        def decide
+          editing!
+          at = input[:at]
+          return (entry('chapter_as_it_was', { at: at }) if edits.chapters.key?(at)) if input[:as_it_was]
+
+          raise Refusal.new(:too_many_chapters, "A recording has #{MOST} chapters at most.") if edits.chapters.length >= MOST
+          raise Refusal.new(:outside, 'That is not within the class.') unless at.between?(sitting.opened_at || 0, sitting.ended_at)
+
+          title = input[:title]&.gsub(Name::INVISIBLE, ' ')&.strip
+          raise Refusal.new(:title_missing, 'Give the chapter a title, or take it away.') if title&.empty?
+
+          entry('chapter_set', { at: at, title: title }) unless edits.chapters.key?(at) && edits.chapters[at] == title
+        end
+      end
+    end
+  end
+end

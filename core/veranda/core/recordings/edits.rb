@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Recordings
+      # How a recording was edited after the class. Nothing of the class is changed by it: what is shown is worked out anew from both, and
+      # whatever was done can be taken back. Times are of the day, so that one edit does not move another.
+      class Edits
+        # A stretch of the class and what became of it: `cut` takes no time, in a `blank` nothing that was written is shown, a `stretch`
+        # belongs to the recording though it was switched off then.
+        Part = Struct.new(:id, :kind, :from, :to, keyword_init: true)
+
+        # Of all kinds together.
+        MOST_PARTS = 100
+
+        # @return [Hash{String => Part}] by id
+        attr_reader :parts
+        # @return [Hash{Integer => String, nil}] titles of chapters by the time of day at which they begin; nil for one that was taken away
+        attr_reader :chapters
+        # @return [Array<String>] ids of people of whom nothing is shown
+        attr_reader :left_out
+
+        # @param cuts [Array<Array(Integer, Integer)>] from and to, ms since the epoch
+        # @return [Edits] with nothing else
+        def self.cutting(cuts)
+          from(parts: cuts.each_with_index.map { |(from, to), i| { id: "cut#{i}", kind: 'cut', from: from, to: to } })
+        end
+
+        def initialize
+          @parts = {}
+          @chapters = {}
+          @left_out = []
+          @names_hidden = false
+        end
+
+        # @return [Boolean] whether people are called by numbers
+        def names_hidden? = @names_hidden
+
+        # @return [Boolean] whether people are shown as other than they were
+        def people? = names_hidden? || left_out.any?
+
+        # @return [Array<Array(Integer, Integer)>]
+        def cuts = of('cut')
+        def blanks = of('blank')
+        def stretches = of('stretch')
+
+        # @return [Boolean] whether what was written at that moment is hidden
+        def blank?(at) = blanks.any? { |from, to| at.between?(from, to) }
+
+        # @return [Boolean]
+        def cut?(at) = cuts.any? { |from, to| at >= from && at < to }
+
+        # @param entry [Streams::Entry]
+        # @return [self]
+        def apply(entry)
+          body = entry.body
+          case entry.kind
+          when 'part_set' then @parts[body[:id]] = Part.new(**body.slice(:id, :kind, :from, :to))
+          when 'part_taken_back' then @parts.delete(body[:id])
+          when 'chapter_set' then @chapters[body[:at]] = body[:title]
+          when 'chapter_as_it_was' then @chapters.delete(body[:at])
+          when 'names_hidden' then @names_hidden = body[:on]
+          when 'person_left_out' then body[:on] ? @left_out |= [body[:person]] : @left_out -= [body[:person]]
+          end
+          self
+        end
+
+        # @return [Integer] how much there is to write down
+        def size = @parts.length + @chapters.length + @left_out.length
+
+        # @return [Hash]
+        def to_h
+          { parts: @parts.each_value.map(&:to_h), chapters: @chapters.map { |at, title| { at: at, title: title } },
+            names_hidden: @names_hidden, left_out: @left_out }
+        end
+        alias view to_h
+
+        # @param facts [Hash] as written by {#to_h}, or some of it
+        def self.from(facts)
+          new.tap do |edits|
+            parts = (facts[:parts] || []).to_h { |part| [part[:id], Part.new(**part)] }
+            chapters = (facts[:chapters] || []).to_h { |chapter| chapter.values_at(:at, :title) }
+            { parts: parts, chapters: chapters, left_out: facts[:left_out] || [], names_hidden: facts[:names_hidden] || false }
+              .each { |name, value| edits.instance_variable_set(:"@#{name}", value) }
+          end
+        end
+
+        private
+
+        def of(kind) = @parts.each_value.select { |part| part.kind == kind }.map { |part| [part.from, part.to] }
+      end
+    end
+  end
+end

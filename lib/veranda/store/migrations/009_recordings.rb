@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+Sequel.migration do
+  up do
+    run <<~SQL
+      -- What was cut out of recordings is told by a stream of edits now, with everything else that was done to them.
+      INSERT INTO streams (name, head)
+        SELECT 'recording/' || sitting_id, jsonb_array_length(cuts) FROM recordings WHERE jsonb_array_length(cuts) > 0;
+      INSERT INTO entries (stream, seq, at, actor, kind, command_id, body)
+        SELECT 'recording/' || sitting_id, number, (cut.value ->> 1)::bigint, 'house', 'part_set', 'cut' || number,
+          jsonb_build_object('id', 'cut' || number, 'kind', 'cut', 'from', cut.value -> 0, 'to', cut.value -> 1)
+        FROM recordings, jsonb_array_elements(cuts) WITH ORDINALITY AS cut (value, number);
+      ALTER TABLE recordings DROP COLUMN cuts;
+    SQL
+  end
+
+  down do
+    run <<~SQL
+      ALTER TABLE recordings ADD COLUMN cuts jsonb NOT NULL DEFAULT '[]';
+      DELETE FROM snapshots WHERE stream LIKE 'recording/%';
+      DELETE FROM entries WHERE stream LIKE 'recording/%';
+      DELETE FROM streams WHERE name LIKE 'recording/%';
+    SQL
+  end
+end
