@@ -25,13 +25,13 @@ RSpec.describe Veranda::Store::Replay do
       now += 5_000
       who = %w[odalys farah jonas].sample(random: rng)
       board = "board/#{boards.sample(random: rng)}"
-      case rng.rand(14)
+      case rng.rand(18)
       when 0 then act(made, 'odalys', 'class.record', sitting, now, on: rng.rand(2).zero?)
       when 1 then act(made, 'odalys', 'class.show', room, now, board: boards.sample(random: rng), page: 'p1')
       when 2 then act(made, who, 'class.join', sitting, now)
       when 3 then act(made, who, 'class.leave', sitting, now, place: 'main')
       when 4 then act(made, who, 'class.raise_hand', room, now)
-      when 5, 6 then act(made, who, 'exchange.post', exchange, now, id: "p#{i}", text: ["words#{i}", "Farah, words#{i}!", "words#{i} JONAS Whitlock"].sample(random: rng))
+      when 5, 6, 14, 15, 16 then act(made, who, 'exchange.post', exchange, now, id: "p#{i}", text: ["words#{i}", "Farah, words#{i}!", "words#{i} JONAS Whitlock"].sample(random: rng))
       when 7 then act(made, 'odalys', 'exchange.delete', exchange, now, id: "p#{rng.rand(i + 1)}")
       when 8 then act(made, who, 'board.undo', board, now)
       when 10 then act(made, who, 'exchange.react', exchange, now, **{ id: "p#{rng.rand(i + 1)}", sign: [nil, 'agree', 'thanks'].sample(random: rng) }.compact)
@@ -49,9 +49,9 @@ RSpec.describe Veranda::Store::Replay do
   # Cuts, blanks and people, as chance has it.
   def edit(made, rng, now)
     stream = "recording/#{made[:sitting]}"
-    rng.rand(4).times do |i|
+    (1 + rng.rand(5)).times do |i|
       from = rng.rand((now - 400_000)..now)
-      act(made, 'odalys', %w[recording.cut recording.blank recording.add_stretch].sample(random: rng), stream, now, id: "e#{i}", from: from, to: from + 30_000)
+      act(made, 'odalys', %w[recording.cut recording.blank recording.add_stretch].sample(random: rng), stream, now, id: "e#{i}", from: from, to: from + 60_000)
     end
     act(made, 'odalys', 'recording.take_back', stream, now, id: 'e0') if rng.rand(3).zero?
     act(made, 'odalys', 'recording.hide_names', stream, now, on: true) if rng.rand(2).zero?
@@ -69,7 +69,7 @@ RSpec.describe Veranda::Store::Replay do
     words = ARCHIVE.log.state("exchange/#{made[:sitting]}.main").first.posts.values.select do |post|
       edits.blank?(post[:at]) || !recording.clock.covers?(post[:at]) || edits.left_out.include?(post[:by])
     end
-    people.flat_map { |id| [id, *Demo::School.person(id).name.split] } + words.filter_map { |post| post[:text] } + drawn(made, edits)
+    people.flat_map { |id| [id, *Demo::School.person(id).name.split] } + words.filter_map { |post| post[:text]&.slice(/words\d+/) } + drawn(made, edits)
   end
 
   # Ids of marks by people who were left out.
