@@ -27,24 +27,26 @@ module Veranda
       # How it was edited, for those who do.
       get('/api/recordings/:id/edits') { |id| edits(id) }
 
-      EDIT = Core::Contract.define do
-        required(:do).value(Core::Types::String.enum('cut', 'blank', 'add_stretch', 'take_back', 'chapter', 'hide_names', 'leave_out'))
-        required(:with).value(:hash)
-      end
+      EDITS = %w[cut blank add_stretch take_back chapter hide_names leave_out].freeze
 
-      post '/api/recordings/:id/edits' do |id|
+      # Does one of these to it.
+      post '/api/recordings/:id/edits/:edit' do |id, edit|
         person = staff_of_recording!(id)
-        wish = Core::Contract.check(EDIT, input)
-        Deciding::Perform.call(archive.log, "recording.#{wish[:do]}", input['with'], stream: Core::Streams::StreamName.recording(id), by: person)
+        raise Core::Refusal.new(:unknown_command, 'That cannot be done to a recording.') unless EDITS.include?(edit)
+
+        Deciding::Perform.call(archive.log, "recording.#{edit}", input, stream: Core::Streams::StreamName.recording(id), by: person)
+        archive.track_parts.want(id) if %w[cut take_back].include?(edit)
         edits(id)
       end
 
       # Sound or picture, of which a player asks for parts (RFC 9110, 14.2).
       get '/api/recordings/:id/tracks/:track' do |id, track|
         _, recording, _, staff = watchable(id)
-        found = archive.tracks.find(id, track)
-        rooms = found && found[:place] != Core::Sittings::Places::MAIN ? aside(:replay_rooms, sitting: id, **viewer(staff)) : []
-        found = nil unless found && recording.tracks([found], rooms: heard(rooms)).any?
+        left = Preparing::TracksLeft.new(archive, recording)
+        # Of rooms it has to be known which are heard; of the main room not.
+        found = [-> { [] }, -> { heard(aside(:replay_rooms, sitting: id, **viewer(staff))) }].lazy.filter_map do |rooms|
+          left.given(rooms: rooms.call).find { |one| one[:id] == track }
+        end.first
         raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
 
         play_file(found[:file], found[:kind] == 'sound' ? 'audio/webm' : 'video/webm')

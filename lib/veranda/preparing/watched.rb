@@ -23,7 +23,7 @@ module Veranda
         @replay.shown.clean({ chapters: @recording.chapters, boards: @sitting.boards, rooms: rooms, people: people, tracks: tracks(rooms),
                               you: viewer })
                .merge(id: @sitting.id, at: clock.stretches.first.first, length: clock.length, stretches: clock.stretches,
-                      cuts: @recording.edits.cuts.length, sound: @archive.tracks.state(@sitting.id))
+                      cuts: @recording.edits.cuts.length, sound: sound)
       end
 
       private
@@ -34,12 +34,19 @@ module Veranda
 
       # What of the main room, and of these others, can be heard and seen.
       def tracks(rooms)
-        heard = rooms.select { |room| room[:heard] }.map { |room| room[:id] }
-        @recording.tracks(@archive.tracks.of(@sitting.id), rooms: heard).map do |track|
+        left.given(rooms: rooms.select { |room| room[:heard] }.map { |room| room[:id] }).map do |track|
           room = track[:place] unless track[:place] == Core::Sittings::Places::MAIN
           { **track.slice(:id, :kind, :length), person: track[:person_id], from: track[:began_at], **{ room: room }.compact }
         end
       end
+
+      # While parts are being made it is as if the track itself was.
+      def sound
+        state = @archive.tracks.state(@sitting.id)
+        state == 'ready' && left.missing.any? ? 'waiting' : state
+      end
+
+      def left = @left ||= TracksLeft.new(@archive, @recording)
     end
   end
 end

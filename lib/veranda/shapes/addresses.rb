@@ -84,6 +84,8 @@ module Veranda
         'POST /api/classes/:id/places/:place/clip' => NOTHING,
         'GET /api/recordings/:id' => shape(:RecordingFacts),
         'PATCH /api/recordings/:id' => object({ shared: BOOLEAN }),
+        'GET /api/recordings/:id/edits' => shape(:RecordingEdits),
+        'POST /api/recordings/:id/edits/:edit' => shape(:RecordingEdits),
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),
         'GET /api/recordings/:id/entries' => shape(:RecordedEntries),
         'GET /api/recordings/:id/links' => LINKS,

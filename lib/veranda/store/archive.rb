@@ -7,7 +7,7 @@ module Veranda
       include Terse
 
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies, :pairings, :room_work, :polls, :questions, :tracks
+                  :own_copies, :pairings, :room_work, :polls, :questions, :tracks, :track_parts
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -29,6 +29,7 @@ module Veranda
         @polls = PollBank.new(db)
         @questions = QuestionList.new(db)
         @tracks = Tracks.new(db, @files)
+        @track_parts = TrackParts.new(db, @files)
         @small_pictures = SmallPictures.new(db, @files)
       end
 

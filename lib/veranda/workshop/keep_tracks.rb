@@ -22,6 +22,8 @@ module Veranda
         return self.class.enqueue(sitting, folder, job_options: { run_at: Time.now + STILL, queue: Store::Tracks::QUEUE }) if open.any?
 
         tracks.report(sitting, failed.empty? ? 'ready' : 'partly')
+        # Cut before it was ready.
+        Work.archive.track_parts.want(sitting)
       end
 
       private

@@ -1344,11 +1344,14 @@ export interface Shapes {
   Upload: Upload;
   RecordingRow: RecordingRow;
   RecordingFacts: RecordingFacts;
+  RecordingEdits: RecordingEdits;
+  RecordingPart: RecordingPart;
   RecordedRoom: RecordedRoom;
   Track: Track;
   Chapter: Chapter;
   RecordedMoment: RecordedMoment;
   RecordedEntries: RecordedEntries;
+  RecordedSeam: RecordedSeam;
   RecordedEntry: RecordedEntry;
 }
 /**
@@ -3490,7 +3493,7 @@ export interface RecordingRow {
   chapters: string[];
 }
 /**
- * `stretches`: what is left to see of the class, from and to.
+ * `stretches`: what is left to see of the class, from and to; `you`: who one is in it.
  */
 export interface RecordingFacts {
   id: string;
@@ -3512,11 +3515,13 @@ export interface RecordingFacts {
     name: string;
     role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   }[];
+  you: string | null;
 }
 export interface Chapter {
   title: string;
   from: number;
   to: number;
+  at: number;
 }
 /**
  * A breakout room that one may look into while it was open; `heard`: and hear.
@@ -3541,6 +3546,35 @@ export interface Track {
   length: number;
   room?: string;
 }
+/**
+ * How a recording was edited, of a class `from` one time of day `to` another.
+ */
+export interface RecordingEdits {
+  parts: RecordingPart[];
+  names_hidden: boolean;
+  left_out: string[];
+  from: number;
+  to: number;
+  recorded: [number, number][];
+  people: {
+    id: string;
+    name: string;
+  }[];
+  chapters: {
+    at: number;
+    title: string | null;
+  }[];
+  steps: {
+    at: number;
+    title: string;
+  }[];
+}
+export interface RecordingPart {
+  id: string;
+  kind: 'cut' | 'blank' | 'stretch';
+  from: number;
+  to: number;
+}
 export interface RecordedMoment {
   t: number;
   wall: number;
@@ -3551,5 +3585,16 @@ export interface RecordedMoment {
 export interface RecordedEntries {
   from: number;
   to: number;
-  entries: RecordedEntry[];
+  entries: (RecordedEntry | RecordedSeam)[];
+}
+/**
+ * Where a recording goes on: all that is there then.
+ */
+export interface RecordedSeam {
+  kind: 'seam';
+  t: number;
+  wall: number;
+  streams: {
+    [k: string]: unknown;
+  };
 }

@@ -161,8 +161,8 @@ describe('preparing', () => {
 
 describe('the scrubber', () => {
   const chapters = [
-    { title: 'Names', from: 0, to: 60_000 },
-    { title: 'Crossing', from: 60_000, to: 200_000 },
+    { title: 'Names', from: 0, to: 60_000, at: 0 },
+    { title: 'Crossing', from: 60_000, to: 200_000, at: 60_000 },
   ];
   it('goes by keys within the recording, and says where it is', () => {
     const onSeek = vi.fn();
@@ -191,6 +191,7 @@ describe('the player', () => {
     people: [],
     tracks: [],
     sound: null,
+    you: null,
   };
   const posts = Array.from({ length: 60 }, (_, i) => ({
     id: `p${i}`,

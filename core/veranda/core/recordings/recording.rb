@@ -52,6 +52,12 @@ module Veranda
           end
         end
 
+        # @param track [Hash] `{ began_at:, length: }`
+        # @return [Array<Array(Integer, Integer)>] what is left of it after cutting, from and to; all of it where nothing was cut
+        def left_of(track)
+          Clock.new([[track[:began_at], track[:began_at] + track[:length]]], cuts: edits.cuts).stretches
+        end
+
         # @param entries [Array<Streams::Entry>] of the class
         # @return [Set<String>] ids of everyone who was there at any recorded moment
         def people(entries)

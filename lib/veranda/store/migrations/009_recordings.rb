@@ -11,11 +11,26 @@ Sequel.migration do
           jsonb_build_object('id', 'cut' || number, 'kind', 'cut', 'from', cut.value -> 0, 'to', cut.value -> 1)
         FROM recordings, jsonb_array_elements(cuts) WITH ORDINALITY AS cut (value, number);
       ALTER TABLE recordings DROP COLUMN cuts;
+
+      -- What is left of a sound or picture where some of it was cut out: a file of its own, so that nothing else can be had.
+      CREATE TABLE track_parts (
+        id text PRIMARY KEY,
+        track_id text NOT NULL REFERENCES tracks ON DELETE CASCADE,
+        -- ms since the epoch, and ms
+        began_at bigint NOT NULL,
+        ended_at bigint NOT NULL,
+        length integer NOT NULL,
+        size bigint NOT NULL,
+        -- None where nothing of it can be heard or seen.
+        file text UNIQUE,
+        UNIQUE (track_id, began_at, ended_at)
+      );
     SQL
   end
 
   down do
     run <<~SQL
+      DROP TABLE track_parts;
       ALTER TABLE recordings ADD COLUMN cuts jsonb NOT NULL DEFAULT '[]';
       DELETE FROM snapshots WHERE stream LIKE 'recording/%';
       DELETE FROM entries WHERE stream LIKE 'recording/%';

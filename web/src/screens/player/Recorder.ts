@@ -1,7 +1,7 @@
 import { get } from '../../api/http';
 import { foldOf } from '../../live/folds';
 import { boardStream } from '../../live/streams';
-import type { PointedBody, RecordedEntries, RecordedEntry, RecordedMoment } from '../../api/shapes';
+import type { PointedBody, RecordedEntries, RecordedEntry, RecordedMoment, RecordedSeam } from '../../api/shapes';
 
 interface PointerPath {
   board: string;
@@ -35,7 +35,7 @@ export class Recorder {
   wall = 0;
 
   private views = new Map<string, unknown>();
-  private queue: RecordedEntry[] = [];
+  private queue: (RecordedEntry | RecordedSeam)[] = [];
   private pointers: PointerPath[] = [];
   private fetchedTo = 0;
   /** The journey that more is being fetched for. */
@@ -155,8 +155,7 @@ export class Recorder {
       ]);
       if (journey !== this.journey) return;
       this.arrived = journey;
-      this.views = new Map(Object.entries(state.streams).map(([name, view]) => [name, foldOf(name).from(view)]));
-      this.pointers = [];
+      this.stand(state);
       this.wall = state.wall;
       this.queue = next;
       this.fetchedTo = to + WINDOW;
@@ -174,7 +173,7 @@ export class Recorder {
     return this.room ? `&room=${this.room}` : '';
   }
 
-  private async fetch(from: number): Promise<RecordedEntry[]> {
+  private async fetch(from: number): Promise<RecordedEntries['entries']> {
     const [start, end] = [Math.round(from), Math.round(from + WINDOW)];
     return (await get<RecordedEntries>(`/api/recordings/${this.id}/entries?from=${start}&to=${end}${this.inRoom}`))
       .entries;
@@ -210,7 +209,14 @@ export class Recorder {
     this.changed();
   }
 
-  private take(entry: RecordedEntry) {
+  /** All is as it is told, whatever was before. */
+  private stand({ streams }: Pick<RecordedMoment, 'streams'>) {
+    this.views = new Map(Object.entries(streams).map(([name, view]) => [name, foldOf(name).from(view)]));
+    this.pointers = [];
+  }
+
+  private take(entry: RecordedEntry | RecordedSeam) {
+    if (entry.kind === 'seam') return this.stand(entry);
     if (entry.kind === 'pointed') this.notePointer(entry.stream, entry.by, entry.at, entry.body);
     const view = this.views.get(entry.stream);
     if (view === undefined) return;

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require 'que'
+require 'tmpdir'
+
+module Veranda
+  module Workshop
+    # Makes the parts of sounds and pictures that are left after a recording was cut, and throws away those that an earlier edit left. Run
+    # again it does only what is missing.
+    class CutTracks < Que::Job
+      self.maximum_retry_count = 3
+
+      # @param sitting [String] id
+      def run(sitting)
+        archive = Work.archive
+        row = archive.recordings.fetch(sitting)
+        recording = archive.recordings.recording(row) or return
+        left = Preparing::TracksLeft.new(archive, recording)
+        left.missing.each { |track, from, to| make(archive, track, from, to) }
+        archive.track_parts.drop(left.needless)
+      rescue Core::Refusal
+        # The class was let go of.
+        nil
+      end
+
+      private
+
+      def make(archive, track, from, to)
+        Dir.mktmpdir('part', archive.files.scratch) do |dir|
+          made = CutTrack.new(archive.files.path(track[:file]), dir).call(from - track[:began_at], to - track[:began_at])
+          archive.track_parts.add(track, from, to, made)
+        end
+      rescue Tool::Failed => e
+        Console.warn(self, "A part of a track of #{track[:sitting_id]} could not be made: #{e.message}")
+        archive.track_parts.add(track, from, to, nil)
+        archive.tracks.report(track[:sitting_id], 'partly')
+      end
+
+      def log_level(_elapsed) = :debug
+    end
+  end
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+
+RSpec.describe 'Editing a recording over HTTP' do
+  let(:server) { Server.shared }
+  let(:odalys) { VisitorClient.new(server, as: 'odalys') }
+  let(:farah) { VisitorClient.new(server, as: 'farah') }
+  let(:began) { @began ||= Lessons::NOW.call }
+  let(:made) { @made ||= held }
+  before { made }
+
+  let(:path) { "/api/recordings/#{made[:sitting]}" }
+
+  # A class of a minute in which two write and draw.
+  def held
+    fresh_class.tap do |klass|
+      sitting, exchange, board = "sitting/#{klass[:sitting]}", "exchange/#{klass[:sitting]}.main", "board/#{klass[:board]}"
+      act(klass, 'odalys', 'class.record', sitting, began, on: true)
+      act(klass, 'odalys', 'class.move', sitting, began, step: 'one')
+      %w[odalys farah jonas].each { |who| act(klass, who, 'class.join', sitting, began) }
+      act(klass, 'odalys', 'class.rule', "place/#{klass[:sitting]}.main", began, right: 'draw', allow: true)
+      act(klass, 'farah', 'exchange.post', exchange, began + 10_000, id: 'p1', text: 'Jonas, is it low water?')
+      act(klass, 'jonas', 'exchange.post', exchange, began + 20_000, id: 'p2', text: 'A secret word')
+      act(klass, 'jonas', 'board.put', board, began + 30_000, marks: [note('n1', 'Written by Jonas')])
+      act(klass, 'odalys', 'class.show', "place/#{klass[:sitting]}.main", began + 31_000, board: klass[:board], page: 'p1')
+      act(klass, 'odalys', 'class.end', sitting, began + 60_000)
+      ARCHIVE.recordings.update(klass[:sitting], shared: true)
+    end
+  end
+
+  # When the class went to its step, which is a chapter.
+  def moved = ARCHIVE.sittings.state(made[:sitting]).moves.first[:at]
+
+  def act(klass, who, name, stream, at, **input)
+    Veranda::Deciding::Perform.call(ARCHIVE.log, name, input, stream: stream, by: Demo::School.person(who), at: at, sitting: klass[:sitting])
+  end
+
+  def edit(name, as: odalys, **with) = as.post("#{path}/edits/#{name}", with)
+
+  # Every byte that a player may ask for.
+  def traffic
+    [path, "#{path}/at?t=0", "#{path}/at?t=60000", "#{path}/entries?from=0&to=60000"].map { |one| JSON.generate(farah.get(one).body) }.join
+  end
+
+  it 'is for staff, and for classes that are over' do
+    expect(edit('hide_names', as: farah, on: true).code).to eq('staff_only')
+    expect(farah.get("#{path}/edits").code).to eq('staff_only')
+    expect(VisitorClient.new(server).get("#{path}/edits").code).to eq('sign_in')
+    going = fresh_class[:sitting]
+    expect(odalys.post("/api/recordings/#{going}/edits/hide_names", { on: true }).code).to eq('not_recorded')
+    expect(edit('record', on: true).code).to eq('unknown_command')
+    expect(edit('cut', id: 'x', from: 'never', to: []).code).to eq('bad_input')
+    expect(edit('cut').code).to eq('bad_input')
+  end
+
+  it 'hides names everywhere, the same number for one person throughout' do
+    expect(traffic).to include('Farah', 'Jonas')
+    edit('hide_names', on: true)
+    all = traffic
+    expect(all).not_to match(/farah|jonas|Lindqvist|Whitlock/i)
+    expect(all).to include('Student 2, is it low water?', 'Written by Student 2', 'Odalys Brandt')
+    expect(farah.get(path).body['you']).to eq('student-1')
+    edit('hide_names', on: false)
+    expect(traffic).to include('Jonas, is it low water?')
+  end
+
+  it 'leaves somebody out wholly, and blanks what was written for a while' do
+    edit('leave_out', person: 'jonas', on: true)
+    expect(traffic).not_to match(/jonas|Whitlock|secret|Written by|n1/i)
+    expect(traffic).to include('Somebody, is it low water?')
+    expect(edit('leave_out', person: 'odalys', on: true).code).to eq('staff_stay')
+    edit('blank', id: 'b', from: began + 9_000, to: began + 11_000)
+    expect(traffic).not_to include('low water')
+    edit('take_back', id: 'b')
+    expect(traffic).to include('low water')
+  end
+
+  it 'cuts, and says why where it cannot' do
+    expect(edit('cut', id: 'a', from: began + 5_000, to: began + 25_000).body['parts'].length).to eq(1)
+    expect(farah.get(path).body).to include('length' => 40_000, 'cuts' => 1)
+    expect(traffic).not_to include('secret')
+    expect(edit('cut', id: 'b', from: began + 20_000, to: began + 30_000).status).to eq(200)
+    expect(farah.get(path).body['length']).to eq(35_000)
+    expect(edit('cut', id: 'c', from: began - 90_000_000, to: began + 90_000_000).code).to eq('nothing_left')
+    expect(edit('cut', id: 'd', from: began + 9, to: began + 3).code).to eq('wrong_way_round')
+    expect(edit('cut', id: 'e', from: began + 90_000_000, to: began + 99_000_000).code).to eq('outside')
+    expect(edit('cut', id: 'a', from: began + 1, to: began + 2).code).to eq('part_exists')
+  end
+
+  it 'names chapters, begins others and takes them away' do
+    edit('chapter', at: moved, title: 'Low water')
+    edit('chapter', at: began + 30_000, title: '  On   paper ')
+    expect(farah.get(path).body['chapters'].map { |one| one.values_at('title', 'from', 'to') }).to eq([['Low water', 0, 30_000], ['On paper', 30_000, 60_000]])
+    edit('chapter', at: began + 30_000, title: nil)
+    edit('chapter', at: moved, as_it_was: true)
+    expect(farah.get(path).body['chapters'].map { |one| one['title'] }).to eq(['One'])
+    expect(edit('chapter', at: moved, title: " \u200b").code).to eq('title_missing')
+  end
+
+  it 'adds what was not recorded' do
+    before = ARCHIVE.sittings.state(made[:sitting]).opened_at
+    expect(edit('add_stretch', id: 's', from: before, to: began).status).to eq(200)
+    expect(farah.get(path).body['length']).to eq(60_000 + began - before)
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+require_relative '../spec_helper'
+require 'open3'
+
+# What is left of sounds and pictures after a recording was cut: of what was cut there is nothing in any file that is given out.
+RSpec.describe Veranda::Workshop::CutTracks do
+  let(:sitting) { recorded_class[:sitting] }
+  let(:began) { Lessons::NOW.call }
+
+  before { Veranda::Workshop::Work.open(ARCHIVE) }
+
+  # A class that was recorded for ten seconds.
+  def recorded_class
+    fresh_class.tap do |made|
+      stream = "sitting/#{made[:sitting]}"
+      act = ->(name, at, **input) { Veranda::Deciding::Perform.call(ARCHIVE.log, name, input, stream: stream, by: Demo::School.person('odalys'), at: at) }
+      act.call('class.record', began, on: true)
+      act.call('class.end', began + 10_000)
+    end
+  end
+
+  # Tones of 440, 880 and 440 Hz, or pictures of red, blue and red, for two, four and four seconds.
+  def keep(kind)
+    sources, codec = if kind == 'sound' then [[440, 880, 440].map { |hz| "sine=frequency=#{hz}:sample_rate=48000" }, %w[libopus]]
+                     else [%w[red blue red].map { |ink| "color=#{ink}:size=64x64:rate=10" }, %w[libvpx -g 5]]
+                     end
+    inputs = sources.zip([2, 4, 4]).flat_map { |source, s| ['-f', 'lavfi', '-t', s.to_s, '-i', source] }
+    filter = kind == 'sound' ? 'concat=n=3:v=0:a=1' : 'concat=n=3:v=1:a=0'
+    path = File.join(ARCHIVE.files.scratch, "#{rand(10**9)}.webm")
+    system('ffmpeg', '-v', 'error', *inputs, '-filter_complex', filter, kind == 'sound' ? '-c:a' : '-c:v', *codec, '-y', path, exception: true)
+    take = Veranda::Core::Recordings::Take.new(sitting: sitting, place: 'main', person: 'farah', since: began)
+    ARCHIVE.tracks.add(take, name: "#{take.name}-#{kind}", path: path, kind: kind, began_at: began, length: 10_000)
+    ARCHIVE.tracks.report(sitting, 'ready')
+  end
+
+  def edit(name, **input)
+    Veranda::Deciding::Perform.call(ARCHIVE.log, "recording.#{name}", input, stream: "recording/#{sitting}", by: Demo::School.person('odalys'))
+  end
+
+  def left = Veranda::Preparing::TracksLeft.new(ARCHIVE, ARCHIVE.recordings.recording(ARCHIVE.recordings.fetch(sitting)))
+
+  # Tones in a file, from how often a wave goes up through nothing in each tenth of a second.
+  def tones(file)
+    raw, = Open3.capture2('ffmpeg', '-v', 'error', '-i', ARCHIVE.files.path(file), '-ac', '1', '-ar', '8000', '-f', 'f32le', '-', binmode: true)
+    raw.unpack('e*').each_slice(800).map { |wave| wave.each_cons(2).count { |a, b| a.negative? && b >= 0 } * 10 }
+  end
+
+  # How blue each picture is, of 255.
+  def blues(file)
+    raw, = Open3.capture2('ffmpeg', '-v', 'error', '-i', ARCHIVE.files.path(file), '-vf', 'scale=1:1', '-f', 'rawvideo', '-pix_fmt', 'rgb24', '-', binmode: true)
+    raw.bytes.each_slice(3).map(&:last)
+  end
+
+  it 'gives nothing that was cut, nor anything before it is made, and the whole again once the cut is taken back' do
+    keep('sound')
+    keep('picture')
+    expect(left.given.map { |track| track[:length] }).to eq([10_000, 10_000])
+    edit('cut', id: 'c', from: began + 1_800, to: began + 6_300)
+    expect(left.given).to eq([])
+    described_class.run(sitting)
+    expect(left.missing).to eq([])
+    given = left.given.group_by { |track| track[:kind] }
+    expect(given['sound'].map { |track| track[:began_at] - began }).to eq([0, 6_300])
+    # 880 Hz was heard in what is cut alone.
+    expect(given['sound'].flat_map { |track| tones(track[:file]) }).to all(be < 600)
+    expect(given['picture'].flat_map { |track| blues(track[:file]) }).to all(be < 60)
+    expect(given['picture'].flat_map { |track| blues(track[:file]) }.length).to be_between(45, 60)
+    files = ARCHIVE.track_parts.of(sitting).map { |part| ARCHIVE.files.path(part[:file]) }
+    edit('take_back', id: 'c')
+    described_class.run(sitting)
+    expect(left.given.map { |track| track[:length] }).to eq([10_000, 10_000])
+    expect(files.select { |path| File.exist?(path) }).to eq([])
+  end
+
+  it 'gives nothing of people who were left out, and says where a file is damaged' do
+    keep('sound')
+    File.binwrite(ARCHIVE.files.path(ARCHIVE.tracks.of(sitting).first[:file]), 'no sound at all')
+    edit('cut', id: 'c', from: began + 2_000, to: began + 6_000)
+    described_class.run(sitting)
+    expect([left.given, left.missing]).to eq([[], []])
+    expect(ARCHIVE.tracks.state(sitting)).to eq('partly')
+  end
+end
