@@ -311,6 +311,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     hall.do(odalys, 'class.put_on_clip', { material: 'm2', version: 2, kind: 'sound', title: 'Horn', length: 4_000 })
     hall.do(odalys, 'class.pause_screen', { on: true })
     hall.do(odalys, 'class.show', { board: 'b1', page: 'p1' })
+    4.times { |i| hall.do(odalys, 'class.caption', { id: "c#{i}", words: "Line #{i}", lang: 'en', took: 900 }) }
     hall.do(odalys, 'class.make_large', { person: 'odalys' })
     hall.do(odalys, 'class.make_large', { person: nil })
     hall.do(odalys, 'class.make_large', { person: 'odalys' })

@@ -85,7 +85,7 @@ RSpec.describe 'Rights' do
   situations = {
     preparing: [nil, ->(role, _) { %w[instructor assistant].include?(role) }],
     waiting: [->(stage) { stage.sitting(open: false) }, ->(role, _) { %w[instructor assistant].include?(role) }],
-    # Nobody changes what others drew, adds pages, brings or shares anything until they are let.
+    # Nobody changes what others drew, adds pages, brings, shares or captions anything until they are let.
     open: [lambda(&:sitting), ->(role, right) { %i[speak camera draw post threads props].include?(right) || %w[instructor assistant].include?(role) }],
     nothing_allowed: [lambda { |stage|
       stage.sitting.tap do |track|
@@ -116,7 +116,7 @@ RSpec.describe 'Rights' do
     'class.extend' => { minutes: 2 }, 'class.show' => { board: 'b1', page: 'p1' }, 'class.record' => { on: true },
     'class.let_in' => { people: ['oona'] }, 'class.send_to_wait' => { person: 'jonas', place: 'main' },
     'class.remove' => { person: 'jonas', place: 'main' }, 'class.let_back' => { person: 'jonas' }, 'class.set_doors' => { each: true },
-    'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.mute' => {}, 'class.make_large' => { person: nil },
+    'class.cue' => { cue: 'fog' }, 'class.lend_floor' => { person: 'farah' }, 'class.mute' => {}, 'class.make_large' => { person: nil }, 'class.caption' => { id: 'c', words: 'Good evening', lang: 'en', took: 0 },
     'class.invite' => { person: 'jonas', device: 'camera' }, 'class.answer_invitation' => { yes: false },
     'class.share_screen' => { on: true }, 'class.pause_screen' => { on: true }, 'class.set_clip' => { material: 'm', playing: false }, 'class.signal' => { signal: 'clap' },
     'class.rule' => { right: 'draw', allow: false }, 'board.put' => { marks: [{ id: 'x', page: 'p1', kind: 'rectangle', x: 0, y: 0, w: 9, h: 9, width: 3, ink: 'slate' }] },
@@ -146,7 +146,7 @@ RSpec.describe 'Rights' do
   def ready_for(command, by)
     hall = sitting
     hall.do(by, 'class.join')
-    %w[add share].each { |right| hall.do(odalys, 'class.rule', { right: right, allow: true }) }
+    %w[add share caption].each { |right| hall.do(odalys, 'class.rule', { right: right, allow: true }) }
     hall.do(by, 'class.share_screen', { on: true }) if command.wire_name == 'class.pause_screen'
     hall.do(odalys, 'class.move', { step: 'crossing' }) if command.wire_name == 'class.extend'
     case command.stream_kind

@@ -98,6 +98,54 @@ RSpec.describe 'Editing a recording over HTTP' do
     expect(edit('chapter', at: moved, title: " \u200b").code).to eq('title_missing')
   end
 
+  describe 'captions' do
+    def captions = farah.get("#{path}/captions").body['languages']
+    def lines(lang = 'en') = captions.find { |one| one['lang'] == lang }&.fetch('lines')&.map { |line| line.values_at('from', 'to', 'words') }
+
+    # Two take turns while the class goes on.
+    def held
+      super.tap do |klass|
+        place = "place/#{klass[:sitting]}.main"
+        # Before the class ends it is told what is said; entries are placed by their time.
+        { 12_000 => ['odalys', 'Jonas, look at the tide'], 14_000 => ['odalys', 'It turns at low water'] }.each do |after, (who, words)|
+          ARCHIVE.db[:entries].insert(stream: place, seq: ARCHIVE.log.heads([place])[place] + after, at: began + after, actor: who, kind: 'captioned',
+                                      command_id: "c#{after}", body: Sequel.pg_jsonb({ id: "c#{after}", words: words, lang: 'en', took: 1_000 }))
+        end
+      end
+    end
+
+    it 'are those that were typed, each until the next, and what was put right since' do
+      expect(lines).to eq([[11_000, 13_000, 'Jonas, look at the tide'], [13_000, 16_000, 'It turns at low water']])
+      edit('captions', lang: 'en', lines: [{ id: 'c14000', from: began + 13_000, to: began + 15_000, words: 'It turns at high water' }], gone: ['c12000'])
+      expect(lines).to eq([[13_000, 15_000, 'It turns at high water']])
+      expect(edit('captions', lang: 'en', lines: [{ id: 'x', from: 5, to: 5, words: 'x' }], gone: []).code).to eq('wrong_way_round')
+      expect(edit('captions', lang: 'no such language', lines: [], gone: []).code).to eq('bad_input')
+    end
+
+    it 'end where it is cut, and name nobody whose name is hidden' do
+      edit('hide_names', on: true)
+      edit('cut', id: 'a', from: began + 12_000, to: began + 13_500)
+      expect(lines).to eq([[11_000, 12_000, 'Student 2, look at the tide'], [12_000, 14_500, 'It turns at low water']])
+      edit('cut', id: 'b', from: began + 9_000, to: began + 20_000)
+      expect(captions).to eq([])
+      expect(farah.get("#{path}/captions/en.vtt").code).to eq('no_captions')
+    end
+
+    it 'come from a file and go into one, in several languages' do
+      put = ->(text, lang: 'de', as: odalys) { as.put_bytes("#{path}/captions/#{lang}", text) }
+      expect(put.call("WEBVTT\n\n00:02.000 --> 00:03.000\nGuten Abend\n\n00:04.000 --> 00:03.000\nRückwärts").body['problems']).to eq([{ 'line' => 6, 'says' => 'It ends before it begins.' }])
+      expect(lines('de')).to eq([[2_000, 3_000, 'Guten Abend']])
+      expect(farah.get("#{path}/captions/de.vtt").text).to eq("WEBVTT\n\n00:00:02.000 --> 00:00:03.000\nGuten Abend\n")
+      expect(farah.get("#{path}/captions/de.srt").text).to eq("1\n00:00:02,000 --> 00:00:03,000\nGuten Abend\n")
+      expect(put.call('WEBVTT', as: farah).code).to eq('staff_only')
+      expect(put.call('no captions').code).to eq('no_captions')
+      expect(put.call('x' * 4_000_000).code).to eq('too_big')
+      expect(put.call("WEBVTT\n\n10:00:00.000 --> 10:00:03.000\nLater").code).to eq('no_captions')
+      expect(farah.get("#{path}/captions/de.exe").code).to eq('no_captions')
+      expect(farah.get("#{path}/captions/..%2Fx.vtt").code).to eq('no_captions')
+    end
+  end
+
   it 'adds what was not recorded' do
     before = ARCHIVE.sittings.state(made[:sitting]).opened_at
     expect(edit('add_stretch', id: 's', from: before, to: began).status).to eq(200)

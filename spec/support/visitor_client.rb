@@ -7,6 +7,9 @@ require 'socket'
 class VisitorClient
   Response = Struct.new(:status, :body, :headers) do
     def code = body.is_a?(Hash) ? body['code'] : nil
+
+    # As it came, in letters.
+    def text = body.dup.force_encoding(Encoding::UTF_8)
   end
 
   attr_reader :cookie, :server
@@ -25,6 +28,7 @@ class VisitorClient
   def get(path, **headers) = request(Net::HTTP::Get.new(path, headers.transform_keys(&:to_s)))
   def post(path, body = {}, headers = {}) = request(Net::HTTP::Post.new(path, headers), body)
   def patch(path, body) = request(Net::HTTP::Patch.new(path), body)
+  def put_bytes(path, bytes) = request(Net::HTTP::Put.new(path), bytes, type: 'text/vtt')
   def delete(path) = request(Net::HTTP::Delete.new(path), {})
 
   # Sends a file to the shelf (or a lesson's zip) in pieces, as the front end does.

@@ -14,7 +14,7 @@ module Veranda
         Sittings::Join, Sittings::Drop, Sittings::Leave, Sittings::MoveToStep, Sittings::Extend, Sittings::Show,
         Sittings::RaiseHand, Sittings::LowerHand,
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::Mute, Sittings::Invite, Sittings::AnswerInvitation,
-        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::MakeLarge, Sittings::PutOnClip,
+        Sittings::ShareScreen, Sittings::PauseScreen, Sittings::MakeLarge, Sittings::Caption, Sittings::PutOnClip,
         Sittings::SetClip, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
         Sittings::FireCue, Sittings::StopTimer, Sittings::Spoke, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
         Sittings::Pair, Sittings::EndPairs,
@@ -27,7 +27,7 @@ module Veranda
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread,
         Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
-        Recordings::LeaveOut
+        Recordings::LeaveOut, Recordings::SetCaptions
       ].freeze
 
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
@@ -38,7 +38,7 @@ module Veranda
         Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Sittings::Spoke, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom,
         Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
         Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
-        Recordings::LeaveOut
+        Recordings::LeaveOut, Recordings::SetCaptions
       ].freeze
 
       # @param wire_name [String]

@@ -14,6 +14,8 @@ module Veranda
       # Whatever JSON can write; read by whoever knows what it is an answer to.
       Anything = Nominal::Any
       ID = Strict::String.constrained(format: /\A[\w-]{1,40}\z/)
+      # A language as BCP 47 writes it, `en` or `pt-BR`.
+      LANGUAGE = Strict::String.constrained(format: /\A[a-z]{2,3}(?:-[A-Za-z0-9]{2,8}){0,2}\z/)
 
       # How far from the corner of its page a mark may reach, in px on a 1600-wide page; pages grow no longer than this.
       REACH = 12_000

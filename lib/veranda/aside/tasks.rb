@@ -10,7 +10,7 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side].freeze
+      ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions].freeze
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
@@ -70,6 +70,38 @@ module Veranda
 
       # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
       def replay_facts(sitting:, viewer:, teaches:) = JSON.generate(Preparing::Watched.new(@archive, replay(sitting)).facts(viewer, teaches: teaches))
+
+      # @return [String] JSON of all captions, in the time of the recording
+      def replay_captions(sitting:)
+        captioned = replay(sitting).captioned
+        JSON.generate(languages: captioned.languages.map { |lang| { lang: lang, lines: captioned.cues(lang).map(&:to_h) } })
+      end
+
+      # @param format [String] `vtt` or `srt`
+      # @return [String] path of the file
+      def caption_file(sitting:, lang:, format:)
+        cues = replay(sitting).captioned.cues(lang)
+        raise Core::Refusal.new(:no_captions, 'There are no captions in this language.') if cues.empty?
+
+        file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
+      end
+
+      # Takes captions in from a file, in place of those that were there.
+      # @param path [String]
+      # @return [Array<Hash>] `{ line:, says: }` of what was left out
+      def take_captions(sitting:, lang:, path:, by:)
+        cues, problems = Core::Recordings::CaptionFile.new(File.binread(path)).read
+        clock = recording(sitting).clock
+        lines = cues.each_with_index.filter_map do |cue, i|
+          from, to = [cue.from, cue.to].map { |time| clock.wall(time) }
+          { id: "c#{i}", from: from, to: to, words: cue.words } if to > from && cue.from < clock.length
+        end
+        raise Core::Refusal.new(:no_captions, 'All of these captions lie after the end of the recording.') if lines.empty?
+
+        Deciding::Perform.call(@archive.log, 'recording.captions', { lang: lang, lines: lines, gone: [], all: true },
+                               stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
+        problems
+      end
 
       # @param viewer [String, nil]
       # @param teaches [Boolean]
@@ -209,9 +241,7 @@ module Veranda
         Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
       end
 
-      def file(ending, bytes)
-        File.join(@archive.files.scratch, "#{Store::Ids.call}.#{ending}").tap { |path| File.binwrite(path, bytes) }
-      end
+      def file(ending, bytes) = @archive.files.scratch_file(ending, bytes)
     end
   end
 end

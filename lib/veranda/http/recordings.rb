@@ -27,7 +27,8 @@ module Veranda
       # How it was edited, for those who do.
       get('/api/recordings/:id/edits') { |id| edits(id) }
 
-      EDITS = %w[cut blank add_stretch take_back chapter hide_names leave_out].freeze
+      EDITS = %w[cut blank add_stretch take_back chapter hide_names leave_out captions].freeze
+      CAPTIONS = { 'vtt' => Core::Recordings::WebVtt::TYPE, 'srt' => 'application/x-subrip' }.freeze
 
       # Does one of these to it.
       post '/api/recordings/:id/edits/:edit' do |id, edit|
@@ -64,6 +65,28 @@ module Veranda
         from = number(params['from']).clamp(0, recording.clock.length)
         to = number(params['to']).clamp(from, [from + WINDOW, recording.clock.length].min)
         aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff))
+      end
+
+      get('/api/recordings/:id/captions') { |id| watchable(id) && aside(:replay_captions, sitting: id) }
+
+      # Captions as others read them.
+      get '/api/recordings/:id/captions/:lang.:format' do |id, lang, format|
+        raise Core::Refusal.new(:no_captions, 'Captions come as WebVTT and as SRT.') unless CAPTIONS.key?(format)
+
+        _, _, lesson, = watchable(id)
+        name = "#{Core::Materials::FileName.plain(lesson[:title])}.#{lang[/\A[\w-]{1,20}/]}.#{format}"
+        give_away(aside(:caption_file, sitting: id, lang: lang, format: format), name, CAPTIONS[format])
+      end
+
+      # Takes captions in from a file, in place of those that were there in that language.
+      put '/api/recordings/:id/captions/:lang' do |id, lang|
+        person = staff_of_recording!(id)
+        raise Core::Refusal.new(:bad_input, 'Say the language as en or pt-BR.') unless Core::Types::LANGUAGE.valid?(lang)
+
+        path = archive.files.scratch_file('vtt', brought(Core::Recordings::CaptionFile::BIGGEST))
+        json(problems: aside(:take_captions, sitting: id, lang: lang, path: path, by: person.to_h))
+      ensure
+        FileUtils.rm_f(path) if path
       end
 
       # A sound or clip that was played for everybody in the main room, or in a breakout room that one may look into.

@@ -73,6 +73,13 @@ module Veranda
         facts.is_a?(Hash) ? facts : raise(Core::Refusal.new(:bad_input, 'This could not be read as JSON.'))
       end
 
+      # @param most [Integer] bytes
+      # @return [String] a file that is the body of the request
+      def brought(most)
+        bytes = request.body&.read(most + 1).to_s
+        bytes.bytesize > most ? raise(Core::Refusal.new(:too_big, 'This file is too big.')) : bytes
+      end
+
       # A number that an address or a search names.
       # @return [Integer] 0 when it is none
       def number(text, most: 1 << 53) = text.to_s[/\A-?\d{1,16}\z/].to_i.clamp(-most, most)

@@ -86,6 +86,8 @@ module Veranda
         'PATCH /api/recordings/:id' => object({ shared: BOOLEAN }),
         'GET /api/recordings/:id/edits' => shape(:RecordingEdits),
         'POST /api/recordings/:id/edits/:edit' => shape(:RecordingEdits),
+        'GET /api/recordings/:id/captions' => object({ languages: list(shape(:Captions)) }),
+        'PUT /api/recordings/:id/captions/:lang' => object({ problems: list(object({ line: INTEGER, says: STRING })) }),
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),
         'GET /api/recordings/:id/entries' => shape(:RecordedEntries),
         'GET /api/recordings/:id/links' => LINKS,

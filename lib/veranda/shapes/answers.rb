@@ -137,6 +137,8 @@ module Veranda
                                  chapters: list(object({ at: MOMENT, title: maybe(STRING) })),
                                  steps: list(object({ at: MOMENT, title: STRING })) },
                                about: 'How a recording was edited, of a class `from` one time of day `to` another.'),
+        Captions: object({ lang: STRING, lines: list(shape(:CaptionCue)) }),
+        CaptionCue: object({ id: STRING, from: INTEGER, to: INTEGER, words: STRING }, about: 'A line of a caption, in ms of the recording.'),
         RecordingPart: object({ id: STRING, kind: one_of('cut', 'blank', 'stretch'), from: MOMENT, to: MOMENT }),
         RecordedRoom: object({ **NAMED, activity: STRING, from: INTEGER, to: INTEGER, boards: list(shape(:SittingBoard)),
                                         heard: BOOLEAN },

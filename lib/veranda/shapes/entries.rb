@@ -87,6 +87,7 @@ module Veranda
         screen_off: object({}),
         screen_paused: object({ on: BOOLEAN }),
         made_large: object({ person: maybe(STRING) }),
+        captioned: object({ id: STRING, words: STRING, lang: STRING, took: INTEGER }),
         clip_on: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER },
                         may: { address: STRING }),
         clip_set: object({ playing: BOOLEAN, at: INTEGER, speed: NUMBER, loop: maybe(pair(INTEGER)) }),

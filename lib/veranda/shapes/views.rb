@@ -95,6 +95,7 @@ module Veranda
                             pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),
                             announced: list(shape(:Announcement)), screen: maybe(shape(:Screen)),
                             clip: maybe(shape(:Clip)), large: maybe(STRING),
+                            captions: list(shape(:CaptionLine)),
                             signals: list(shape(:Signalled)), rules: shape(:HouseRules), welcome: maybe(WELCOME),
                             hosts: list(shape(:Author)), begun: BOOLEAN, oversight: BOOLEAN, reactions: BOOLEAN },
                           about: 'What is the same for everyone in one place of a class; `hands` in order of asking. The waiting room ' \
@@ -108,6 +109,7 @@ module Veranda
                         about: 'Who was invited to switch a device on, and what they answered.'),
         Screen: object({ person: STRING, name: STRING, since: MOMENT, paused: BOOLEAN, front: BOOLEAN },
                        about: 'A screen that is shared; `front` while no board was shown since.'),
+        CaptionLine: object({ id: STRING, words: STRING, lang: STRING, by: STRING, at: MOMENT }),
         ClipKind: one_of(*Core::Sittings::Clip::KINDS),
         Clip: object({ material: STRING, version: INTEGER, kind: shape(:ClipKind), title: STRING, length: INTEGER, playing: BOOLEAN,
                        at: INTEGER, since: MOMENT, speed: NUMBER, loop: maybe(pair(INTEGER)), front: BOOLEAN },

@@ -52,6 +52,12 @@ module Veranda
       # @return [String] a folder for work that may be thrown away
       def scratch = File.join(@root, 'scratch').tap { |path| FileUtils.mkdir_p(path) }
 
+      # @param bytes [String]
+      # @return [String] path of a file in that folder, for whoever asked to throw away
+      def scratch_file(ending, bytes)
+        File.join(scratch, "#{Ids.call}.#{ending}").tap { |path| File.binwrite(path, bytes) }
+      end
+
       private
 
       def uploads = File.join(@root, 'uploads')

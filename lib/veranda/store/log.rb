@@ -143,6 +143,14 @@ module Veranda
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
       end
 
+      # @param name [String]
+      # @param kind [String]
+      # @return [Array<Core::Streams::Entry>] those of one kind, in order
+      def of_kind(name, kind)
+        rows = @db[:entries].where(stream: name, kind: kind).order(:seq)
+        rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
+      end
+
       # @param pairs [Array<Array(String, String)>] stream and command id
       # @return [Hash{Array(String, String) => Integer}] the seq of those that are already there
       def known(pairs)

@@ -53,6 +53,12 @@ module Veranda
       # @return [Set<String>] ids of everyone who was there while it was recorded, and was not left out
       def people = @people ||= @recording.people(@log.entries(@sitting)) - @recording.edits.left_out
 
+      # @return [Core::Recordings::Captioned]
+      def captioned
+        live = @log.of_kind(@place, Core::Recordings::Shown::CAPTION)
+        Core::Recordings::Captioned.new(@recording, shown, live)
+      end
+
       # @return [Core::Recordings::Shown]
       def shown
         @shown ||= Core::Recordings::Shown.new(

@@ -164,7 +164,18 @@ export interface Commands {
   };
   'class.rule': {
     right:
-      'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
+      | 'speak'
+      | 'camera'
+      | 'share'
+      | 'draw'
+      | 'arrange'
+      | 'add'
+      | 'bring'
+      | 'post'
+      | 'threads'
+      | 'props'
+      | 'record'
+      | 'caption';
     allow: boolean;
     person?: string;
   };
@@ -196,6 +207,12 @@ export interface Commands {
   };
   'class.make_large': {
     person: null | string;
+  };
+  'class.caption': {
+    id: string;
+    words: string;
+    lang: string;
+    took: number;
   };
   'class.set_clip': {
     rooms?: string[];
@@ -629,6 +646,7 @@ export const RIGHTS: Readonly<Record<string, string>> = {
   threads: 'write to one another',
   props: 'use props',
   record: 'record your room',
+  caption: 'caption what is said',
 };
 export const RULES: Readonly<Record<string, boolean>> = {
   speak: true,
@@ -642,6 +660,7 @@ export const RULES: Readonly<Record<string, boolean>> = {
   threads: true,
   props: true,
   record: false,
+  caption: false,
 };
 export const SIGNALS: readonly string[] = ['done', 'yes', 'no', 'slower', 'faster', 'back_soon', 'clap'];
 export const STAFF_SIGNALS: readonly string[] = ['back_soon', 'clap'];

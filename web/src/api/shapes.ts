@@ -545,6 +545,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'captioned';
+      body: CaptionedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'clip_on';
       body: ClipOnBody;
       seq: number;
@@ -937,7 +945,18 @@ export type Entry =
       cmd?: string | null;
     };
 export type Right =
-  'speak' | 'camera' | 'share' | 'draw' | 'arrange' | 'add' | 'bring' | 'post' | 'threads' | 'props' | 'record';
+  | 'speak'
+  | 'camera'
+  | 'share'
+  | 'draw'
+  | 'arrange'
+  | 'add'
+  | 'bring'
+  | 'post'
+  | 'threads'
+  | 'props'
+  | 'record'
+  | 'caption';
 export type Glimpse =
   | {
       by: string;
@@ -1166,6 +1185,7 @@ export interface Shapes {
   Invitation: Invitation;
   Invited: Invited;
   Screen: Screen;
+  CaptionLine: CaptionLine;
   ClipKind: ClipKind;
   Clip: Clip;
   Asked: Asked;
@@ -1239,6 +1259,7 @@ export interface Shapes {
   ScreenOffBody: ScreenOffBody;
   ScreenPausedBody: ScreenPausedBody;
   MadeLargeBody: MadeLargeBody;
+  CaptionedBody: CaptionedBody;
   ClipOnBody: ClipOnBody;
   ClipSetBody: ClipSetBody;
   ClipOffBody: ClipOffBody;
@@ -1345,6 +1366,8 @@ export interface Shapes {
   RecordingRow: RecordingRow;
   RecordingFacts: RecordingFacts;
   RecordingEdits: RecordingEdits;
+  Captions: Captions;
+  CaptionCue: CaptionCue;
   RecordingPart: RecordingPart;
   RecordedRoom: RecordedRoom;
   Track: Track;
@@ -1958,6 +1981,7 @@ export interface Cue {
       threads?: boolean;
       props?: boolean;
       record?: boolean;
+      caption?: boolean;
     };
     staff?: boolean;
     unannounced?: boolean;
@@ -2182,6 +2206,7 @@ export interface GroupPlan {
     threads?: boolean;
     props?: boolean;
     record?: boolean;
+    caption?: boolean;
   };
   staff?: boolean;
   unannounced?: boolean;
@@ -2237,6 +2262,7 @@ export interface PlaceView {
   screen: Screen | null;
   clip: Clip | null;
   large: string | null;
+  captions: CaptionLine[];
   signals: Signalled[];
   rules: HouseRules;
   welcome: {
@@ -2325,6 +2351,13 @@ export interface Clip {
   loop: [number, number] | null;
   front: boolean;
   address?: string;
+}
+export interface CaptionLine {
+  id: string;
+  words: string;
+  lang: string;
+  by: string;
+  at: number;
 }
 /**
  * What somebody tells with one tap.
@@ -2658,6 +2691,12 @@ export interface ScreenPausedBody {
 export interface MadeLargeBody {
   person: string | null;
 }
+export interface CaptionedBody {
+  id: string;
+  words: string;
+  lang: string;
+  took: number;
+}
 export interface ClipOnBody {
   material: string;
   version: number;
@@ -2904,6 +2943,7 @@ export interface Rights {
   threads: Answer;
   props: Answer;
   record: Answer;
+  caption: Answer;
 }
 /**
  * Of the places of a class that one reads, or of single boards.
@@ -3298,6 +3338,10 @@ export interface SurveyRow {
       allowed: boolean;
       from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
     };
+    caption: {
+      allowed: boolean;
+      from: 'staff' | 'floor' | 'exception' | 'step' | 'rule' | 'class' | 'outside';
+    };
   };
 }
 /**
@@ -3574,6 +3618,19 @@ export interface RecordingPart {
   kind: 'cut' | 'blank' | 'stretch';
   from: number;
   to: number;
+}
+export interface Captions {
+  lang: string;
+  lines: CaptionCue[];
+}
+/**
+ * A line of a caption, in ms of the recording.
+ */
+export interface CaptionCue {
+  id: string;
+  from: number;
+  to: number;
+  words: string;
 }
 export interface RecordedMoment {
   t: number;

@@ -39,6 +39,7 @@ const ANEW = {
   screen: null,
   clip: null,
   large: null,
+  captions: [],
   announced: [],
   signals: [],
   hands: [],
@@ -60,6 +61,8 @@ export function clipPosition(clip: NonNullable<PlaceState['clip']>, now: number)
 
 /** What was said to all rooms that is kept. */
 const ANNOUNCED = 20;
+/** Lines of a caption that whoever comes late still reads. */
+const CAPTIONS = 3;
 
 /** Follows one place of a class. */
 export const placeFold: Fold<PlaceState> = {
@@ -101,6 +104,10 @@ export const placeFold: Fold<PlaceState> = {
         };
       case 'clip_off':
         return { ...state, clip: null };
+      case 'captioned': {
+        const { id, words, lang } = body;
+        return { ...state, captions: [...state.captions, { id, words, lang, by, at }].slice(-CAPTIONS) };
+      }
       case 'made_large':
         return { ...state, large: body.person };
       case 'timer_set':

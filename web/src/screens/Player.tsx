@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
 import type { RecordingFacts } from '../api/shapes';
@@ -11,6 +12,7 @@ import { Waiting } from '../parts/frame/Waiting';
 import { day, duration } from '../parts/words/times';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
 import { BoardThen } from './player/BoardThen';
+import { EditPanel } from './player/edit/EditPanel';
 import { ExchangeThen } from './player/ExchangeThen';
 import { RoomThen } from './player/RoomThen';
 import { Scrubber } from './player/Scrubber';
@@ -55,6 +57,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
   const [search] = useSearchParams();
   const recorder = usePlayback(facts, Number(search.get('at')));
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
+  const [editing, setEditing] = useState(false);
   const nudge = (ms: number) => recorder.seek(Math.min(Math.max(recorder.time + ms, 0), facts.length));
   useShortcuts({
     ' ': ['Play or pause', recorder.toggle],
@@ -69,6 +72,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         under={`recorded ${day(facts.at, 'short')} · ${duration(facts.length)}${facts.cuts > 0 ? ` · ${facts.cuts} parts cut` : ''}`}
       >
         <Box sx={{ flex: 1 }} />
+        {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}
         {facts.staff && <Share recording={facts} />}
       </Ribbon>
       <Box
@@ -94,7 +98,11 @@ function Playing({ facts }: { facts: RecordingFacts }) {
             <BoardThen recorder={recorder} facts={facts} at={at} />
           </Box>
         </Box>
-        <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+        {editing ? (
+          <EditPanel {...{ recorder, facts }} onDone={() => setEditing(false)} />
+        ) : (
+          <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+        )}
       </Box>
       <Box
         component="section"

@@ -73,6 +73,7 @@ export const place = (more: Partial<PlaceView> = {}): PlaceView => ({
   screen: null,
   clip: null,
   large: null,
+  captions: [],
   welcome: null,
   hosts: [],
   ...more,

@@ -20,6 +20,12 @@ module Veranda
         # @return [Array<String>] ids of people of whom nothing is shown
         attr_reader :left_out
 
+        # What was done to the captions of a language: lines by id, ids of those that are gone, and whether there are no others.
+        NO_CAPTIONS = { lines: {}.freeze, gone: [].freeze, whole: false }.freeze
+
+        # @return [Hash{String => Hash}] by language, see {NO_CAPTIONS}; a line is `{ id:, from:, to:, words: }`
+        attr_reader :captions
+
         # @param cuts [Array<Array(Integer, Integer)>] from and to, ms since the epoch
         # @return [Edits] with nothing else
         def self.cutting(cuts)
@@ -30,6 +36,7 @@ module Veranda
           @parts = {}
           @chapters = {}
           @left_out = []
+          @captions = {}
           @names_hidden = false
         end
 
@@ -60,32 +67,46 @@ module Veranda
           when 'chapter_set' then @chapters[body[:at]] = body[:title]
           when 'chapter_as_it_was' then @chapters.delete(body[:at])
           when 'names_hidden' then @names_hidden = body[:on]
+          when 'captions_set' then caption(**body)
           when 'person_left_out' then body[:on] ? @left_out |= [body[:person]] : @left_out -= [body[:person]]
           end
           self
         end
 
         # @return [Integer] how much there is to write down
-        def size = @parts.length + @chapters.length + @left_out.length
+        def size = @parts.length + @chapters.length + @left_out.length + @captions.each_value.sum { |one| one[:lines].length }
 
         # @return [Hash]
         def to_h
           { parts: @parts.each_value.map(&:to_h), chapters: @chapters.map { |at, title| { at: at, title: title } },
-            names_hidden: @names_hidden, left_out: @left_out }
+            names_hidden: @names_hidden, left_out: @left_out,
+            captions: @captions.map { |lang, one| { **one, lang: lang, lines: one[:lines].values } } }
         end
-        alias view to_h
+
+        # @return [Hash] what an editor shows; captions are asked for by themselves
+        def view = to_h.except(:captions)
 
         # @param facts [Hash] as written by {#to_h}, or some of it
         def self.from(facts)
           new.tap do |edits|
             parts = (facts[:parts] || []).to_h { |part| [part[:id], Part.new(**part)] }
             chapters = (facts[:chapters] || []).to_h { |chapter| chapter.values_at(:at, :title) }
-            { parts: parts, chapters: chapters, left_out: facts[:left_out] || [], names_hidden: facts[:names_hidden] || false }
+            captions = (facts[:captions] || []).to_h { |one| [one[:lang], { **one.slice(:gone, :whole), lines: by_id(one[:lines]) }] }
+            { parts: parts, chapters: chapters, captions: captions, left_out: facts[:left_out] || [], names_hidden: facts[:names_hidden] || false }
               .each { |name, value| edits.instance_variable_set(:"@#{name}", value) }
           end
         end
 
+        def self.by_id(lines) = lines.to_h { |line| [line[:id], line] }
+        private_class_method :by_id
+
         private
+
+        def caption(lang:, lines:, gone:, all: false)
+          before = all ? { **NO_CAPTIONS, whole: true } : @captions[lang] || NO_CAPTIONS
+          kept = before[:lines].except(*gone).merge(lines.to_h { |line| [line[:id], line] })
+          @captions[lang] = { lines: kept, gone: (before[:gone] | gone) - kept.keys, whole: before[:whole] }
+        end
 
         def of(kind) = @parts.each_value.select { |part| part.kind == kind }.map { |part| [part.from, part.to] }
       end

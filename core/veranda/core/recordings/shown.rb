@@ -18,6 +18,8 @@ module Veranda
         INSTEAD = { 'floor_lent' => ['floor_back', {}], 'screen_on' => ['screen_off', {}], 'made_large' => ['made_large', { person: nil }],
                     'addressed' => ['address_over', {}] }.freeze
         NOBODY = 'nobody'
+        # Captions are told by themselves, as they were corrected, see {Captioned}.
+        CAPTION = 'captioned'
 
         # @param recording [Recording]
         # @param cast [Cast]
@@ -52,11 +54,14 @@ module Veranda
         # @return [Hash, nil] nil when it is no part of the recording
         def entry(entry, marks: nil)
           body = marks ? marks.follow(entry) : entry.body
-          return if body.nil? || passed?(entry) || hidden?(entry)
+          return if body.nil? || passed?(entry) || hidden?(entry) || entry.kind == CAPTION
 
           kind, body = told(entry, body)
           body && { stream: entry.stream, seq: entry.seq, t: @clock.time(entry.at), at: entry.at, by: actor(entry), kind: kind, body: body }
         end
+
+        # @return [Boolean]
+        def left_out?(person) = @cast.left_out?(person)
 
         # @param value [Object] anything else of the class
         # @return [Object, nil]
@@ -76,6 +81,7 @@ module Veranda
         def of_kind(kind, state)
           view = state.view
           case kind
+          when :place then view.merge(captions: [])
           when :sitting then view.merge(seats: view[:seats].select { |seat| @people.include?(seat[:id]) })
           when :exchange
             { **view, posts: state.posts.each_value.reject { |post| @posts.include?(post[:id]) },

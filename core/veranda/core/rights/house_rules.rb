@@ -13,7 +13,7 @@ module Veranda
       # "nobody draws" means nobody.
       class HouseRules
         DEFAULT = { speak: true, camera: true, share: false, draw: true, arrange: false, add: false, bring: false, post: true,
-                    threads: true, props: true, record: false }.freeze
+                    threads: true, props: true, record: false, caption: false }.freeze
 
         # @param for_all [Hash{Symbol => Boolean}] rights it does not name are as in {DEFAULT}
         # @param exceptions [Hash{Symbol => Hash{String => Boolean}}]

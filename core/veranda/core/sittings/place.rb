@@ -6,7 +6,7 @@ module Veranda
       # What is the same for everyone in one place of a class: what is on show, the house rules, the timer, the floor, whose
       # hands are up and who signals what. The waiting room has instead what those who wait may know of the class.
       class Place
-        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen clip large].freeze
+        FIELDS = %i[shown timer hands floor leader pairs welcome hosts room call announced screen clip large captions].freeze
 
         # @return [Hash, nil] `{ board:, page: }`
         attr_reader :shown
@@ -38,6 +38,8 @@ module Veranda
         attr_reader :call
         # @return [Array<Hash>] `{ id:, words:, name:, at: }`, what was said to all rooms
         attr_reader :announced
+        # @return [Array<Hash>] `{ id:, words:, lang:, by:, at: }`, what was last told in writing of what is said
+        attr_reader :captions
         # @return [Boolean] whether staff read every thread that begins
         attr_reader :oversight
         # @return [Boolean] whether posts take signs
@@ -53,6 +55,7 @@ module Veranda
           @hands = []
           @hosts = []
           @announced = []
+          @captions = []
           @begun = @oversight = false
           @reactions = true
           @signals = {}
@@ -83,6 +86,7 @@ module Veranda
         def restore(facts)
           FIELDS.each { |field| instance_variable_set(:"@#{field}", facts[field]) }
           @announced ||= []
+          @captions ||= []
           # Of earlier versions one person alone had it.
           @floor = { with: [], **@floor } if @floor
           @begun = facts[:begun] || false
@@ -127,6 +131,13 @@ module Veranda
         end
 
         def made_large(_entry, body) = @large = body[:person]
+
+        # Lines of a caption that whoever comes late still reads.
+        CAPTIONS = 3
+        private_constant :CAPTIONS
+
+        def captioned(entry, body) = @captions = [*@captions, { **body.slice(:id, :words, :lang), by: entry.actor, at: entry.at }].last(CAPTIONS)
+
 
         def timer_set(_entry, body) = @timer = body
         def timer_stopped(_entry, _body) = @timer = nil
@@ -206,7 +217,7 @@ module Veranda
         'pairs_drawn' => :pairs_drawn, 'pairs_over' => :pairs_over,
         'exchange_set' => :exchange_set, 'together' => :together,
         'roaming' => :roaming, 'screen_on' => :screen_on, 'screen_off' => :screen_off,
-        'screen_paused' => :screen_paused, 'made_large' => :made_large,
+        'screen_paused' => :screen_paused, 'made_large' => :made_large, 'captioned' => :captioned,
         'clip_on' => :clip_on, 'clip_set' => :clip_set, 'clip_off' => :clip_off, 'floor_lent' => :floor_lent, 'floor_back' => :floor_back,
         'signalled' => :signalled, 'signal_off' => :signal_off, 'signals_cleared' => :signals_cleared
       }.transform_values { |name| Place.instance_method(name) }.freeze

@@ -26,6 +26,7 @@ const WORDS: Record<Right, [yes: string, no: string, brought: string, own: strin
     'Write to others',
   ],
   props: ['All use props', 'Nobody uses props', 'Students use props', 'Use props'],
+  caption: ['All may caption', 'Nobody captions', 'Students caption', 'Caption what is said'],
   record: ['All may record their room', 'Nobody records a room', 'Students record their room', 'Record their room'],
 };
 

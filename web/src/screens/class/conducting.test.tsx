@@ -460,7 +460,7 @@ describe('all house rules', () => {
     await screen.findByText(/Farah may: has the floor/);
     expect(item('Nobody shares a screen').textContent).toContain('Jonas may: an exception');
     expect(item('Nobody draws').textContent).toContain('rule of a step');
-    expect(screen.getAllByRole('listitem')).toHaveLength(13);
+    expect(screen.getAllByRole('listitem')).toHaveLength(14);
     fireEvent.click(screen.getByLabelText('All may add pages'));
     fireEvent.click(screen.getByLabelText('Staff read what students write to one another'));
     expect(live.asked()).toEqual([

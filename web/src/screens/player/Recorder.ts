@@ -67,6 +67,14 @@ export class Recorder {
     return this.views.get(stream) as State | undefined;
   }
 
+  /** Goes on with what is left of it after it was edited, where it is. */
+  renew({ length, stretches }: { length: number; stretches: [number, number][] }) {
+    const at = this.wall;
+    this.length = length;
+    this.stretches = stretches;
+    this.seek(Math.min(this.timeOf(at), length));
+  }
+
   /** @returns names of the streams that are known at this moment */
   names = (): string[] => [...this.views.keys()];
 

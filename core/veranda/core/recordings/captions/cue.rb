@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Recordings
+      # A line of a caption, from and to in ms of a recording.
+      Cue = Struct.new(:id, :from, :to, :words, keyword_init: true)
+      # In one language of one recording.
+      Cue::MOST = 5_000
+      # Letters.
+      Cue::LONGEST = 500
+      # ms; what a writer forgot to end is read in that time.
+      Cue::LASTS = 4_000
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Core
+    module Recordings
+      # Puts lines of captions right, adds some, takes some away, or sets all of a language at once.
+      class SetCaptions < EditCommand
+        on :recording, 'recording.captions'
+        # In one recording.
+        LANGUAGES = 12
+        contract do
+          required(:lang).value(Types::LANGUAGE)
+          required(:lines).value(:array, max_size?: Cue::MOST).each do
+            hash do
+              required(:id).value(Types::ID)
+              required(:from).value(:integer, :moment?)
+              required(:to).value(:integer, :moment?)
+              required(:words).filled(:string, max_size?: Cue::LONGEST)
+            end
+          end
+          required(:gone).value(:array, max_size?: Cue::MOST).each(Types::ID)
+          # Whether there are no others.
+          optional(:all).value(:bool)
+        end
+
+        def decide
+          editing!
+          backwards! if input[:lines].any? { |line| line[:to] <= line[:from] }
+          known = edits.captions
+          raise Refusal.new(:too_many_languages, "A recording has captions in #{LANGUAGES} languages at most.") if !known.key?(lang) && known.length >= LANGUAGES
+          raise Refusal.new(:too_many_captions, "A language has #{Cue::MOST} lines at most.") if (known.dig(lang, :lines) || {}).length + input[:lines].length > most
+
+          entry('captions_set', input)
+        end
+
+        private
+
+        def lang = input[:lang]
+        def most = input[:all] ? Cue::MOST * 2 : Cue::MOST
+        def backwards! = raise(Refusal.new(:wrong_way_round, 'A line would end before it begins. Choose its times the other way round.'))
+      end
+    end
+  end
+end
