@@ -49,6 +49,10 @@ module Demo
       act(person, minute, 'exchange.post', @exchange, id: "#{@id}-#{@acts.length}", text: text)
     end
 
+    def caption(person, minute, words)
+      act(person, minute, 'class.caption', @room, id: "#{@id}-#{@acts.length}", words: words, lang: 'en', took: 2_000)
+    end
+
     # Marks one after the other, with the pauses of someone who talks while drawing.
     def draw(person, minute, board, marks, every: 0.5)
       marks.each_with_index { |mark, index| put(person, minute + index * every, board, mark) }

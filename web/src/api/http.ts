@@ -32,8 +32,12 @@ export async function ask<T>(method: string, path: string, body?: unknown, again
   try {
     response = await fetch(path, {
       method,
-      headers: { 'Content-Type': 'application/json', 'X-CSRF-Token': csrf, Accept: 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      headers: {
+        'Content-Type': body instanceof Blob ? 'application/octet-stream' : 'application/json',
+        'X-CSRF-Token': csrf,
+        Accept: 'application/json',
+      },
+      body: body === undefined || body instanceof Blob ? body : JSON.stringify(body),
     });
   } catch {
     throw new Refused('offline', 'The server cannot be reached just now. What you wrote is still here.', 0);
@@ -57,4 +61,6 @@ export async function ask<T>(method: string, path: string, body?: unknown, again
 export const get = <T>(path: string) => ask<T>('GET', path);
 export const post = <T>(path: string, body: unknown = {}) => ask<T>('POST', path, body);
 export const patch = <T>(path: string, body: unknown) => ask<T>('PATCH', path, body);
+/** Sends a file as it is, in place of what was there. */
+export const putFile = <T>(path: string, file: File) => ask<T>('PUT', path, file);
 export const remove = <T>(path: string) => ask<T>('DELETE', path);

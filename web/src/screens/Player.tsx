@@ -5,21 +5,25 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
 import type { RecordingFacts } from '../api/shapes';
-import { exchangeStream, MAIN } from '../live/streams';
+import { CaptionMenu } from '../captions/CaptionMenu';
+import { useCaptionWish } from '../captions/wish';
+import { MAIN } from '../live/streams';
 import { Centred } from '../parts/frame/Centred';
 import { Ribbon } from '../parts/frame/Ribbon';
 import { Waiting } from '../parts/frame/Waiting';
 import { day, duration } from '../parts/words/times';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
+import { CaptionsThen } from './player/CaptionsThen';
 import { BoardThen } from './player/BoardThen';
 import { EditPanel } from './player/edit/EditPanel';
-import { ExchangeThen } from './player/ExchangeThen';
 import { RoomThen } from './player/RoomThen';
 import { Scrubber } from './player/Scrubber';
 import { TracksThen } from './player/TracksThen';
 import { Share } from './player/Share';
 import type { Recorder } from './player/Recorder';
+import { useCaptions } from './player/useCaptions';
 import { usePlayback, useTold } from './player/usePlayback';
+import { WordsThen } from './player/WordsThen';
 
 /** ms after which it is asked whether sound and picture are ready. */
 const ASK_EVERY = 2_000;
@@ -58,6 +62,8 @@ function Playing({ facts }: { facts: RecordingFacts }) {
   const recorder = usePlayback(facts, Number(search.get('at')));
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [editing, setEditing] = useState(false);
+  const captions = useCaptions(facts.id);
+  const [wish] = useCaptionWish();
   const nudge = (ms: number) => recorder.seek(Math.min(Math.max(recorder.time + ms, 0), facts.length));
   useShortcuts({
     ' ': ['Play or pause', recorder.toggle],
@@ -84,11 +90,18 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         }}
       >
         <TracksThen recorder={recorder} facts={facts} />
-        <Box component="main" sx={{ gridArea: 'paper', minWidth: 0, minHeight: 0, p: 1.25 }}>
+        <Box
+          component="main"
+          sx={{
+            ...{ gridArea: 'paper', minWidth: 0, minHeight: 0, p: 1.25, display: 'flex', gap: 1 },
+            flexDirection: wish.above ? 'column-reverse' : 'column',
+          }}
+        >
           <Box
             sx={{
               position: 'relative',
-              height: 1,
+              flex: 1,
+              minHeight: 0,
               border: 1,
               borderColor: 'divider',
               borderRadius: 1,
@@ -97,11 +110,12 @@ function Playing({ facts }: { facts: RecordingFacts }) {
           >
             <BoardThen recorder={recorder} facts={facts} at={at} />
           </Box>
+          {at === MAIN && <CaptionsThen {...{ recorder, lines: captions.lines, lang: captions.lang }} />}
         </Box>
         {editing ? (
           <EditPanel {...{ recorder, facts }} onDone={() => setEditing(false)} />
         ) : (
-          <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+          <WordsThen {...{ recorder, facts, at, captions }} />
         )}
       </Box>
       <Box
@@ -109,7 +123,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         aria-label="Playing"
         sx={{ flex: 'none', borderTop: 1, borderColor: 'divider', p: 1.5, pb: 1.75 }}
       >
-        <Controls recorder={recorder} facts={facts} />
+        <Controls recorder={recorder} facts={facts} languages={captions.languages} />
       </Box>
     </Box>
   );
@@ -118,7 +132,14 @@ function Playing({ facts }: { facts: RecordingFacts }) {
 /** The time is told four times a second, which is as often as a hand or an eye asks. */
 const TELL_EVERY = 250;
 
-function Controls({ recorder, facts }: { recorder: Recorder; facts: RecordingFacts }) {
+interface ControlsProps {
+  recorder: Recorder;
+  facts: RecordingFacts;
+  /** Of captions. */
+  languages: string[];
+}
+
+function Controls({ recorder, facts, languages }: ControlsProps) {
   const time = useTold(recorder, (at) => Math.floor(at.time / TELL_EVERY) * TELL_EVERY);
   const playing = useTold(recorder, (at) => at.playing);
   const speed = useTold(recorder, (at) => at.speed);
@@ -137,6 +158,7 @@ function Controls({ recorder, facts }: { recorder: Recorder; facts: RecordingFac
           {speed} ×
         </Button>
         <RoomThen recorder={recorder} facts={facts} />
+        {languages.length > 0 && <CaptionMenu languages={languages} />}
         <Box sx={{ flex: 1 }} />
         {facts.sound && SOUND[facts.sound] && (
           <Box role="status" sx={{ fontSize: 14, color: 'text.secondary' }}>

@@ -16,6 +16,7 @@ import { ShelfContext } from '../../shelf/ShelfContext';
 import { boardNamed, whoseCopy } from './copies';
 import { CopyLine, OwnCopyLine } from './CopyLine';
 import { ClipLine } from '../../clips/ClipLine';
+import { ClassCaptions } from '../../captions/ClassCaptions';
 import { ClipPaper } from '../../clips/ClipPaper';
 import { onShelf, PlayLinkContext } from '../../clips/playLink';
 import { useClip } from '../../clips/useClip';
@@ -298,6 +299,7 @@ export function ClassPaper({
             : 'No board is on show yet.'}
         </Box>
       )}
+      <ClassCaptions {...{ place: given, room, rights }} staff={you.staff} />
     </Box>
   );
 }

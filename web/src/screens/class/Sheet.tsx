@@ -7,6 +7,7 @@ import type { StaffState } from '../../live/staff';
 import { sittingStream, staffStream } from '../../live/streams';
 import { PollsOfSheet } from '../../polls/card/PollsOfSheet';
 import { minutesOf } from '../../parts/words/times';
+import { CaptionSwitch } from '../../captions/CaptionSwitch';
 import { PlaySomething } from '../../clips/PlaySomething';
 import { MaterialAtHand } from './MaterialAtHand';
 import { AtTheDoors } from './AtTheDoors';
@@ -109,6 +110,7 @@ export function Sheet({ sitting, staff, place, room, lesson, onLook, onWall, at,
       {split && rooms}
       {planned?.material && <MaterialAtHand id={planned.material} place={place} room={room} />}
       <PlaySomething {...{ place, room, course }} />
+      <CaptionSwitch />
       {(staff.waiting.length > 0 || staff.removed.length > 0) && <AtTheDoors sitting={sitting.id} staff={staff} open />}
       <Rules sitting={sitting} place={place} room={room} />
       {!split && rooms}

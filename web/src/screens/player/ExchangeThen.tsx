@@ -50,23 +50,7 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
   const posts = useMemo(() => exchange?.posts.filter((post) => !post.deleted_by) ?? [], [exchange]);
   const { list, onScroll } = useReadingBack(posts, undefined);
   return (
-    <Box
-      component="aside"
-      aria-label="Exchange at this moment"
-      sx={{
-        gridArea: 'words',
-        minHeight: 0,
-        bgcolor: 'background.paper',
-        borderStyle: 'solid',
-        borderWidth: { xs: '1px 0 0', md: '0 0 0 1px' },
-        borderColor: 'divider',
-        display: 'flex',
-        flexDirection: 'column',
-      }}
-    >
-      <Box component="h2" sx={{ m: 0, p: 1.75, pb: 1, typography: 'h2' }}>
-        Exchange at this moment
-      </Box>
+    <>
       <QuestionsThen recorder={recorder} stream={stream} />
       {polls !== '' && (
         <Box component="section" aria-label="Polls" sx={{ px: 1.75, pb: 1, fontSize: 14, whiteSpace: 'pre-line' }}>
@@ -86,6 +70,6 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
           <PostView key={post.id} post={post} time={duration(recorder.timeOf(post.at))} />
         ))}
       </Box>
-    </Box>
+    </>
   );
 }

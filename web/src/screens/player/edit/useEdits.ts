@@ -28,6 +28,7 @@ export function useEdits(id: string, onEdited: (facts: RecordingFacts) => void) 
       queries.setQueryData(['recording-edits', id], edits);
       const facts = await get<RecordingFacts>(path);
       queries.setQueryData(['recording', id], facts);
+      void queries.invalidateQueries({ queryKey: ['recording-captions', id] });
       onEdited(facts);
     },
   });
