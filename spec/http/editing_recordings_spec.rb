@@ -146,6 +146,55 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
   end
 
+  describe 'links' do
+    def link(**wish) = odalys.post("#{path}/links", { days: 3, **wish }).body
+    def enter(client, made, **more) = client.post('/api/links/enter', { token: made['token'], **more })
+    def stranger = VisitorClient.new(server)
+
+    it 'ask for a password, which nobody can guess, and nobody is let in without' do
+      made = link(password: 'low water')
+      someone = stranger
+      expect(someone.post('/api/links/look', { token: made['token'] }).body).to include('password' => true)
+      expect(enter(someone, made).code).to eq('password_needed')
+      expect(someone.get(path).code).to eq('no_such_recording')
+      codes = Array.new(30) { |i| enter(someone, made, password: "guess #{i}").code }
+      expect(codes.uniq).to eq(%w[wrong_password too_fast])
+      expect(someone.get(path).code).to eq('no_such_recording')
+      # Whoever knows it is not kept out by somebody else who guesses.
+      expect(someone.raw('POST', '/api/links/enter', JSON.generate(token: made['token'], password: 'low water'), from: '127.0.0.9').status).to eq(200)
+      expect(ARCHIVE.db[:links].where(id: made['id']).get(:password)).to start_with('$argon2')
+      expect(odalys.get("#{path}/links").body['links'].map { |one| one.values_at('id', 'password') }).to eq([[made['id'], true]])
+    end
+
+    it 'show a stretch and nothing else, until they are taken back' do
+      made = link(from: began + 15_000, to: began + 35_000)
+      someone = stranger
+      enter(someone, made)
+      facts = someone.get(path).body
+      expect(facts).to include('length' => 20_000, 'stretches' => [[began + 15_000, began + 35_000]])
+      all = [facts, someone.get("#{path}/at?t=0").body, someone.get("#{path}/entries?from=0&to=20000").body, someone.get("#{path}/at?t=20000").body]
+      expect(JSON.generate(all)).not_to include('low water')
+      expect(JSON.generate(all)).to include('A secret word', 'Written by Jonas')
+      expect(farah.get(path).body['length']).to eq(60_000)
+      odalys.delete("#{path}/links/#{made['id']}")
+      expect(someone.get("#{path}/entries?from=0&to=20000").code).to eq('no_such_recording')
+    end
+
+    it 'may be for people with an account alone' do
+      made = link(accounts_only: true)
+      expect(enter(stranger, made).code).to eq('sign_in')
+      nadia = VisitorClient.new(server, as: ARCHIVE.people.add('Somebody else'))
+      expect(enter(nadia, made).status).to eq(200)
+      expect(nadia.get(path).status).to eq(200)
+    end
+
+    it 'are refused where there is nothing to show' do
+      expect(link(from: began + 90_000_000)['code']).to eq('nothing_left')
+      expect(link(password: 'x')['code']).to eq('bad_input')
+      expect(farah.post("#{path}/links", {}).code).to eq('staff_only')
+    end
+  end
+
   it 'adds what was not recorded' do
     before = ARCHIVE.sittings.state(made[:sitting]).opened_at
     expect(edit('add_stretch', id: 's', from: before, to: began).status).to eq(200)

@@ -69,18 +69,20 @@ module Veranda
       end
 
       # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
-      def replay_facts(sitting:, viewer:, teaches:) = JSON.generate(Preparing::Watched.new(@archive, replay(sitting)).facts(viewer, teaches: teaches))
+      def replay_facts(sitting:, viewer:, teaches:, only: nil)
+        JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
+      end
 
       # @return [String] JSON of all captions, in the time of the recording
-      def replay_captions(sitting:)
-        captioned = replay(sitting).captioned
+      def replay_captions(sitting:, only: nil)
+        captioned = replay(sitting, only: only).captioned
         JSON.generate(languages: captioned.languages.map { |lang| { lang: lang, lines: captioned.cues(lang).map(&:to_h) } })
       end
 
       # @param format [String] `vtt` or `srt`
       # @return [String] path of the file
-      def caption_file(sitting:, lang:, format:)
-        cues = replay(sitting).captioned.cues(lang)
+      def caption_file(sitting:, lang:, format:, only: nil)
+        cues = replay(sitting, only: only).captioned.cues(lang)
         raise Core::Refusal.new(:no_captions, 'There are no captions in this language.') if cues.empty?
 
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
@@ -106,8 +108,8 @@ module Veranda
       # @param viewer [String, nil]
       # @param teaches [Boolean]
       # @return [Array<Hash>] breakout rooms that somebody may look into, see {Preparing::RecordedRooms}
-      def replay_rooms(sitting:, viewer:, teaches:)
-        Preparing::RecordedRooms.new(@archive, sitting, recording(sitting)).seen_by(viewer, teaches: teaches)
+      def replay_rooms(sitting:, viewer:, teaches:, only: nil)
+        Preparing::RecordedRooms.new(@archive, sitting, recording(sitting, only)).seen_by(viewer, teaches: teaches)
       end
 
       # @return [Hash{String => Array<Hash>}] findings by lesson
@@ -212,6 +214,9 @@ module Veranda
       # @return [Boolean] whether a password is the one that a hash was made of
       def password_fits(hash:, password:) = Argon2::Password.verify_password(password, hash)
 
+      # @return [String] what is kept of a password
+      def password_hash(password:) = Argon2::Password.create(password)
+
       # @return [String] id of the lesson
       def take_lesson(path:, course:, by:)
         Workshop::LessonFromZip.new(@archive, path, course_id: course, by: by).call
@@ -230,12 +235,14 @@ module Veranda
         end
       end
 
-      def recording(sitting)
-        @archive.recordings.recording(@archive.recordings.fetch(sitting)) || raise(@archive.recordings.no_such_recording)
+      # @param only [Array(Integer, Integer), nil] the stretch of the class that is watched
+      def recording(sitting, only = nil)
+        found = @archive.recordings.recording(@archive.recordings.fetch(sitting)) || raise(@archive.recordings.no_such_recording)
+        only ? found.only(*only) : found
       end
 
-      def replay(sitting, room: nil, viewer: nil, teaches: false)
-        found = recording(sitting)
+      def replay(sitting, room: nil, viewer: nil, teaches: false, only: nil)
+        found = recording(sitting, only)
         room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
         course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
         Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)

@@ -11,7 +11,7 @@ module Veranda
       post '/api/links/look' do
         link = archive.links.open(input['token'], KINDS)
         person = archive.people.find(link[:person_id])
-        json(kind: link[:kind], name: person && person[:name], lesson: link[:lesson_id] && lesson(link[:lesson_id]))
+        json(kind: link[:kind], password: !link[:password].nil?, name: person && person[:name], lesson: link[:lesson_id] && lesson(link[:lesson_id]))
       end
 
       post '/api/links/enter' do
@@ -108,10 +108,28 @@ module Veranda
         json(guests: archive.people.guests(lesson_id), links: links)
       end
 
-      def enter_recording(link, _facts)
+      def enter_recording(link, facts)
+        raise Core::Refusal.new(:sign_in, 'This link is for people with an account here. Sign in, then open it again.') if link[:accounts_only] && !visitor.person
+
+        knows!(link, facts['password']) if link[:password]
         visitor.may_watch(link)
         "/recordings/#{link[:sitting_id]}"
       end
+
+      # @raise [Core::Refusal] `password_needed`, `too_fast`, `wrong_password`
+      def knows!(link, password)
+        raise Core::Refusal.new(:password_needed, 'This recording asks for a password. Whoever sent you the link knows it.') if password.to_s.empty?
+        unless TRIES.take?(link[:id], request.ip)
+          raise Core::Refusal.new(:too_fast, 'That was tried too often. Wait a minute and try again.')
+        end
+        return if aside(:password_fits, hash: link[:password], password: password.to_s[0, 200])
+
+        raise Core::Refusal.new(:wrong_password, 'That is not the password of this recording. Look at small and capital letters.')
+      end
+
+      # One from one address, and from all of them together: a stranger's tries must not keep others out.
+      TRIES = Tries.new(from_one: [0.1, 10], from_all: [0.5, 60])
+      private_constant :TRIES
 
       def lesson(id)
         lesson = archive.lessons.fetch(id)

@@ -20,7 +20,7 @@ module Veranda
 
       get '/api/recordings/:id' do |id|
         row, _, lesson, staff = watchable(id)
-        facts = JSON.parse(aside(:replay_facts, sitting: id, **viewer(staff)))
+        facts = JSON.parse(aside(:replay_facts, sitting: id, **viewer(staff), **only(id)))
         json(**facts, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared])
       end
 
@@ -45,7 +45,7 @@ module Veranda
         _, recording, _, staff = watchable(id)
         left = Preparing::TracksLeft.new(archive, recording)
         # Of rooms it has to be known which are heard; of the main room not.
-        found = [-> { [] }, -> { heard(aside(:replay_rooms, sitting: id, **viewer(staff))) }].lazy.filter_map do |rooms|
+        found = [-> { [] }, -> { heard(aside(:replay_rooms, sitting: id, **viewer(staff), **only(id))) }].lazy.filter_map do |rooms|
           left.given(rooms: rooms.call).find { |one| one[:id] == track }
         end.first
         raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
@@ -56,7 +56,7 @@ module Veranda
       # The state of everything at a moment of the recording.
       get '/api/recordings/:id/at' do |id|
         _, recording, _, staff = watchable(id)
-        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), **in_room(staff))
+        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), **in_room(staff), **only(id))
       end
 
       # What happens between two moments, in order.
@@ -64,10 +64,10 @@ module Veranda
         _, recording, _, staff = watchable(id)
         from = number(params['from']).clamp(0, recording.clock.length)
         to = number(params['to']).clamp(from, [from + WINDOW, recording.clock.length].min)
-        aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff))
+        aside(:replay_between, sitting: id, from: from, to: to, **in_room(staff), **only(id))
       end
 
-      get('/api/recordings/:id/captions') { |id| watchable(id) && aside(:replay_captions, sitting: id) }
+      get('/api/recordings/:id/captions') { |id| watchable(id) && aside(:replay_captions, sitting: id, **only(id)) }
 
       # Captions as others read them.
       get '/api/recordings/:id/captions/:lang.:format' do |id, lang, format|
@@ -75,7 +75,7 @@ module Veranda
 
         _, _, lesson, = watchable(id)
         name = "#{Core::Materials::FileName.plain(lesson[:title])}.#{lang[/\A[\w-]{1,20}/]}.#{format}"
-        give_away(aside(:caption_file, sitting: id, lang: lang, format: format), name, CAPTIONS[format])
+        give_away(aside(:caption_file, sitting: id, lang: lang, format: format, **only(id)), name, CAPTIONS[format])
       end
 
       # Takes captions in from a file, in place of those that were there in that language.
@@ -112,11 +112,15 @@ module Veranda
 
       post '/api/recordings/:id/links' do |id|
         staff_of_recording!(id)
-        days = Core::Contract.check(LINK, input)[:days]
-        expires_at = days && (Time.now + days * 86_400)
+        wish = Core::Contract.check(LINK, input)
+        expires_at = wish[:days] && (Time.now + wish[:days] * 86_400)
+        stretch = stretch!(id, wish)
+        password = wish[:password] && aside(:password_hash, password: wish[:password])
+        made = archive.links.make('recording', sitting_id: id, expires_at: expires_at, password: password,
+                                               accounts_only: wish[:accounts_only] || false, **stretch)
+        archive.track_parts.want(id) if stretch.any?
         status 201
-        json(archive.links.make('recording', sitting_id: id,
-                                             expires_at: expires_at).merge(expires_at: expires_at && ms(expires_at)))
+        json(made.merge(expires_at: expires_at && ms(expires_at)))
       end
 
       delete '/api/recordings/:id/links/:link' do |id, link|
@@ -126,7 +130,14 @@ module Veranda
       end
 
       SHARING = Core::Contract.define { required(:shared).value(:bool) }
-      LINK = Core::Contract.define { optional(:days).maybe(:integer, gteq?: 1, lteq?: 365) }
+      LINK = Core::Contract.define do
+        optional(:days).maybe(:integer, gteq?: 1, lteq?: 365)
+        optional(:password).maybe(:string, min_size?: 4, max_size?: 200)
+        optional(:accounts_only).value(:bool)
+        # Only this stretch of the class.
+        optional(:from).maybe(:integer, :moment?)
+        optional(:to).maybe(:integer, :moment?)
+      end
 
       private
 
@@ -141,6 +152,10 @@ module Veranda
       end
 
       def heard(rooms) = rooms.select { |room| room[:heard] }.map { |room| room[:id] }
+
+      # Once it is known that they may watch it.
+      # @return [Hash] the stretch that they may watch, unless it is all
+      def only(_id) = { only: @only }.compact
 
       def viewer(staff) = { viewer: visitor.person&.fetch(:id), teaches: staff }
 
@@ -163,15 +178,32 @@ module Veranda
         recording = reader.recording?(row, lesson) && archive.recordings.recording(row)
         raise archive.recordings.no_such_recording unless recording
 
+        @only = visitor.stretch(id) unless reader.whole_recording?(row, lesson)
+        recording = recording.only(*@only) if @only
+        # All that a link showed may have been cut since.
+        raise archive.recordings.no_such_recording if recording.clock.length.zero?
+
+
         [row, recording, lesson, staff]
       end
 
       def staff_of_recording!(id) = staff!(archive.lessons.fetch(archive.recordings.fetch(id)[:lesson_id]))
 
+      # @return [Hash] columns of a link
+      # @raise [Core::Refusal] `nothing_left`
+      def stretch!(id, wish)
+        from, to = wish.values_at(:from, :to)
+        left = archive.recordings.recording(archive.recordings.fetch(id)) || raise(archive.recordings.no_such_recording)
+        return { only_from: from, only_to: to } if left.only(from, to).clock.length >= Core::Recordings::EditCommand::LEAST
+
+        raise Core::Refusal.new(:nothing_left, 'Nothing was recorded in that stretch. Choose another.')
+      end
+
       def links(id)
         staff_of_recording!(id)
         rows = archive.links.of_recording(id).map do |link|
-          { id: link[:id], made_at: ms(link[:made_at]), expires_at: link[:expires_at] && ms(link[:expires_at]) }
+          { id: link[:id], made_at: ms(link[:made_at]), expires_at: link[:expires_at] && ms(link[:expires_at]), password: !link[:password].nil?,
+            accounts_only: link[:accounts_only], from: link[:only_from], to: link[:only_to] }
         end
         json(links: rows)
       end

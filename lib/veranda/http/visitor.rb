@@ -34,15 +34,27 @@ module Veranda
       def may_watch(link) = @session['watches'] = [*@session['watches'], link[:id]].last(20)
 
       # @return [Boolean] whether a link that was opened here is still good for the recording
-      def watches?(sitting_id, now: Time.now)
-        @links ||= @archive.links.find_all(Array(@session['watches']))
-        @links.any? do |link|
-          link[:sitting_id] == sitting_id && link[:revoked_at].nil? && (link[:expires_at].nil? || link[:expires_at] > now)
-        end
+      def watches?(sitting_id) = links_to(sitting_id).any?
+
+      # @return [Array(Integer, Integer), nil] the stretch that one may watch by link, from and to, either nil where it has no end; nil where
+      #   one may watch all. Of several links the one that was opened last counts.
+      def stretch(sitting_id)
+        links = links_to(sitting_id)
+        last = links.max_by { |link| Array(@session['watches']).rindex(link[:id]) } or return
+        stretch = last.values_at(:only_from, :only_to)
+        stretch if stretch.any? && links.all? { |link| link[:only_from] || link[:only_to] }
       end
 
       # @return [Preparing::Reader] what the visitor may read
       def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?))
+
+      private def links_to(sitting_id, now: Time.now)
+        @links ||= @archive.links.find_all(Array(@session['watches']))
+        @links.select do |link|
+          link[:sitting_id] == sitting_id && link[:revoked_at].nil? && (link[:expires_at].nil? || link[:expires_at] > now) &&
+            (person || !link[:accounts_only])
+        end
+      end
 
       # @param lesson [Hash]
       # @return [Core::Person, nil] the visitor in their role there

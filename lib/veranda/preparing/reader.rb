@@ -38,6 +38,13 @@ module Veranda
 
       # @param row [Hash] a recording, as from {Store::Recordings#fetch}
       # @param lesson [Hash]
+      # @return [Boolean] whether they may watch all of it, and not only what a link shows
+      def whole_recording?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
+        Core::Access.recording?(in_lesson(lesson), shared: row[:shared], link: false, rehearsal: row[:rehearsal])
+      end
+
+      # @param row [Hash] a recording, as from {Store::Recordings#fetch}
+      # @param lesson [Hash]
       def recording?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
         Core::Access.recording?(in_lesson(lesson), shared: row[:shared], link: @watches.call(row[:sitting_id]), rehearsal: row[:rehearsal])
       end

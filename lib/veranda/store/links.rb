@@ -15,11 +15,12 @@ module Veranda
       # @param kind [String] `personal`, `class` or `recording`
       # @param token [String] 256 random bits unless given
       # @param expires_at [Time, nil]
+      # @param more [Hash] of a recording's: `password` (its hash), `accounts_only`, `only_from` and `only_to` (ms since the epoch)
       # @return [Hash] `{ id:, token: }`
-      def make(kind, token: SecureRandom.urlsafe_base64(32), person_id: nil, lesson_id: nil, sitting_id: nil, expires_at: nil)
+      def make(kind, token: SecureRandom.urlsafe_base64(32), person_id: nil, lesson_id: nil, sitting_id: nil, expires_at: nil, **more)
         id = Ids.call
         @db[:links].insert(id: id, token_hash: digest(token), kind: kind, person_id: person_id, lesson_id: lesson_id,
-                           sitting_id: sitting_id, expires_at: expires_at)
+                           sitting_id: sitting_id, expires_at: expires_at, **more)
         { id: id, token: token }
       end
 
@@ -42,11 +43,8 @@ module Veranda
         link
       end
 
-      # @return [Array<Hash>] links still good for a recording: `{ id:, made_at:, expires_at: }`
-      def of_recording(sitting_id)
-        @db[:links].where(kind: 'recording', sitting_id: sitting_id, revoked_at: nil)
-                   .order(:made_at).select(:id, :made_at, :expires_at).all
-      end
+      # @return [Array<Hash>] links to a recording that were not taken back
+      def of_recording(sitting_id) = @db[:links].where(kind: 'recording', sitting_id: sitting_id, revoked_at: nil).order(:made_at).all
 
       # @return [Array<Hash>] links into a lesson's classes that are still good: `{ id:, made_at:, expires_at: }`
       def of_lesson(lesson_id)

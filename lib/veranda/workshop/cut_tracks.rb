@@ -15,9 +15,11 @@ module Veranda
         archive = Work.archive
         row = archive.recordings.fetch(sitting)
         recording = archive.recordings.recording(row) or return
-        left = Preparing::TracksLeft.new(archive, recording)
-        left.missing.each { |track, from, to| make(archive, track, from, to) }
-        archive.track_parts.drop(left.needless)
+        # What somebody may watch by link may be less.
+        links = archive.links.of_recording(sitting).map { |link| link.values_at(:only_from, :only_to) }.select(&:any?).uniq
+        watched = [recording, *links.map { |from, to| recording.only(from, to) }].map { |one| Preparing::TracksLeft.new(archive, one) }
+        watched.flat_map(&:missing).uniq.each { |track, from, to| make(archive, track, from, to) }
+        archive.track_parts.drop(watched.map(&:needless).reduce(:&))
       rescue Core::Refusal
         # The class was let go of.
         nil

@@ -3039,6 +3039,7 @@ export interface Sticks {
  */
 export interface LookedAt {
   kind: 'personal' | 'class' | 'recording';
+  password: boolean;
   name: string | null;
   lesson: LessonOfLink | null;
 }
@@ -3062,6 +3063,10 @@ export interface LinkRow {
   id: string;
   made_at: number;
   expires_at: number | null;
+  password?: boolean;
+  accounts_only?: boolean;
+  from?: number | null;
+  to?: number | null;
 }
 /**
  * Who came into a lesson's classes by link, and the links that still let people in.

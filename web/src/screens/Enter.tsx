@@ -25,9 +25,9 @@ export default function Enter() {
     staleTime: Infinity,
   });
 
-  const enter = async (name?: string) => {
+  const enter = async (facts: { name?: string; password?: string } = {}) => {
     try {
-      const { to } = await post<{ to: string }>('/api/links/enter', { token, name });
+      const { to } = await post<{ to: string }>('/api/links/enter', { token, ...facts });
       await queries.invalidateQueries({ queryKey: ['session'] });
       go(to, { replace: true });
     } catch (error) {
@@ -35,7 +35,7 @@ export default function Enter() {
     }
   };
 
-  const straight = look.data && (look.data.kind !== 'class' || look.data.lesson?.known);
+  const straight = look.data && !look.data.password && (look.data.kind !== 'class' || look.data.lesson?.known);
   useEffect(() => {
     if (!straight || entered.current) return;
     entered.current = true;
@@ -65,7 +65,9 @@ export default function Enter() {
       >
         <Brand size={36} />
         {look.data?.lesson ? (
-          <AskName lesson={look.data.lesson} says={says} onEnter={(name) => void enter(name)} />
+          <AskName lesson={look.data.lesson} says={says} onEnter={(name) => void enter({ name })} />
+        ) : look.data?.password ? (
+          <AskPassword says={says} onEnter={(password) => void enter({ password })} />
         ) : (
           <Box role="alert">{says}</Box>
         )}
@@ -107,6 +109,42 @@ function AskName({ lesson, says, onEnter }: AskProps) {
       />
       <Button type="submit" variant="contained" color="primary">
         Go to the class
+      </Button>
+    </Box>
+  );
+}
+
+interface PasswordProps {
+  says: string | null;
+  onEnter: (password: string) => void;
+}
+
+function AskPassword({ says, onEnter }: PasswordProps) {
+  const [password, setPassword] = useState('');
+  return (
+    <Box
+      component="form"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        onEnter(password);
+      }}
+      sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}
+    >
+      <Box component="h1" sx={{ m: 0, typography: 'h1' }}>
+        A recording
+      </Box>
+      <TextField
+        label="Password"
+        type="password"
+        autoFocus
+        value={password}
+        onChange={(event) => setPassword(event.target.value)}
+        error={says !== null}
+        helperText={says ?? 'Whoever sent you the link knows it.'}
+        slotProps={{ htmlInput: { maxLength: 200, autoComplete: 'off' } }}
+      />
+      <Button type="submit" variant="contained" color="primary" disabled={!password}>
+        Watch
       </Button>
     </Box>
   );

@@ -49,7 +49,7 @@ export default function Player() {
   if (facts.data) return <Playing key={id} facts={facts.data} />;
   if (!facts.error) return <Waiting says="Opening the recording" />;
   return (
-    <Centred alert={`${facts.error.message} If you had a link to it, the link has been taken back or has expired.`}>
+    <Centred alert={`${facts.error.message} If you had a link to it, the link has been taken back or has expired: ask whoever teaches the class for a new one.`}>
       <Button component={Link} to="/">
         Go to the desk
       </Button>
@@ -79,7 +79,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
       >
         <Box sx={{ flex: 1 }} />
         {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}
-        {facts.staff && <Share recording={facts} />}
+        {facts.staff && <Share recording={facts} wallNow={() => recorder.wall} />}
       </Ribbon>
       <Box
         sx={{

@@ -54,9 +54,6 @@ module Veranda
         # @return [Boolean] whether what was written at that moment is hidden
         def blank?(at) = blanks.any? { |from, to| at.between?(from, to) }
 
-        # @return [Boolean]
-        def cut?(at) = cuts.any? { |from, to| at >= from && at < to }
-
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)

@@ -6,6 +6,9 @@ module Veranda
       # What of a class is to be watched: which stretches of which streams, and its chapters. What may be shown of each thing in it is
       # for {Shown}.
       class Recording
+        FOREVER = 1 << 53
+        private_constant :FOREVER
+
         # @return [Sittings::Sitting]
         attr_reader :sitting
         # @return [Edits]
@@ -13,7 +16,7 @@ module Veranda
 
         # @param sitting [Sittings::Sitting] an ended class
         # @param edits [Edits]
-        # @param more_cuts [Array<Array(Integer, Integer)>] that are only considered
+        # @param more_cuts [Array<Array(Integer, Integer)>] for this once: that are only considered, or hidden from somebody
         def initialize(sitting, edits: Edits.new, more_cuts: [])
           @sitting = sitting
           @edits = edits
@@ -24,7 +27,20 @@ module Veranda
         def any? = recorded.any?
 
         # @return [Clock]
-        def clock = @clock ||= Clock.new(recorded, cuts: edits.cuts + @more_cuts)
+        def clock = @clock ||= Clock.new(recorded, cuts: cuts)
+
+        # @return [Array<Array(Integer, Integer)>] all that is not to be seen of it
+        def cuts = edits.cuts + @more_cuts
+
+        # @return [Boolean] whether that moment was cut out
+        def cut?(at) = cuts.any? { |from, to| at >= from && at < to }
+
+        # @param from [Integer, nil] ms since the epoch
+        # @param to [Integer, nil]
+        # @return [Recording] that shows only this stretch
+        def only(from, to)
+          Recording.new(@sitting, edits: edits, more_cuts: [([0, from] if from), ([to, FOREVER] if to)].compact)
+        end
 
         # @return [Array<String>] names of streams, see {Access.recorded}
         def streams = Access.recorded(@sitting)
@@ -55,7 +71,7 @@ module Veranda
         # @param track [Hash] `{ began_at:, length: }`
         # @return [Array<Array(Integer, Integer)>] what is left of it after cutting, from and to; all of it where nothing was cut
         def left_of(track)
-          Clock.new([[track[:began_at], track[:began_at] + track[:length]]], cuts: edits.cuts).stretches
+          Clock.new([[track[:began_at], track[:began_at] + track[:length]]], cuts: cuts).stretches
         end
 
         # @param entries [Array<Streams::Entry>] of the class

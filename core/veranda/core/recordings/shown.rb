@@ -75,7 +75,7 @@ module Veranda
 
         # One that was asked before the recording began may be answered in it.
         def question?(question)
-          !@edits.cut?(question[:at]) && !@edits.blank?(question[:at]) && !@cast.left_out?(question[:by])
+          !@recording.cut?(question[:at]) && !@edits.blank?(question[:at]) && !@cast.left_out?(question[:by])
         end
 
         def of_kind(kind, state)

@@ -25,12 +25,17 @@ Sequel.migration do
         file text UNIQUE,
         UNIQUE (track_id, began_at, ended_at)
       );
+
+      -- Links to recordings may ask for a password or for an account, and show only a stretch of it (ms since the epoch).
+      ALTER TABLE links ADD COLUMN password text, ADD COLUMN accounts_only boolean NOT NULL DEFAULT false,
+        ADD COLUMN only_from bigint, ADD COLUMN only_to bigint;
     SQL
   end
 
   down do
     run <<~SQL
       DROP TABLE track_parts;
+      ALTER TABLE links DROP COLUMN password, DROP COLUMN accounts_only, DROP COLUMN only_from, DROP COLUMN only_to;
       ALTER TABLE recordings ADD COLUMN cuts jsonb NOT NULL DEFAULT '[]';
       DELETE FROM snapshots WHERE stream LIKE 'recording/%';
       DELETE FROM entries WHERE stream LIKE 'recording/%';

@@ -4,40 +4,27 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import Switch from '@mui/material/Switch';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, patch, post, remove } from '../../api/http';
-import type { LinkRow, RecordingFacts } from '../../api/shapes';
-import { clockTime, day } from '../../parts/words/times';
+import { patch } from '../../api/http';
+import type { RecordingFacts } from '../../api/shapes';
+import { ShareLinks } from './ShareLinks';
 
-const DAYS = 30;
+interface Props {
+  recording: RecordingFacts;
+  /** Where one is, ms since the epoch. */
+  wallNow: () => number;
+}
 
 /** Who may watch: the course, and whoever has a link. Links work signed out and can be taken back. */
-export function Share({ recording }: { recording: RecordingFacts }) {
+export function Share({ recording, wallNow }: Props) {
   const [open, setOpen] = useState(false);
   const queries = useQueryClient();
   const path = `/api/recordings/${recording.id}`;
-  const links = useQuery({
-    queryKey: ['recording-links', recording.id],
-    queryFn: () => get<{ links: LinkRow[] }>(`${path}/links`),
-    enabled: open,
-  });
-  const keep = (facts: { links: LinkRow[] }) => queries.setQueryData(['recording-links', recording.id], facts);
-
   const share = useMutation({
     mutationFn: (shared: boolean) => patch(path, { shared }),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['recording', recording.id] }),
   });
-  const make = useMutation({
-    mutationFn: () => post<{ token: string }>(`${path}/links`, { days: DAYS }),
-    onSuccess: () => links.refetch(),
-  });
-  const revoke = useMutation({
-    mutationFn: (id: string) => remove<{ links: LinkRow[] }>(`${path}/links/${id}`),
-    onSuccess: keep,
-  });
-  const address = make.data && `${location.origin}/enter/${make.data.token}`;
-
   return (
     <>
       <Button variant="contained" color="primary" onClick={() => setOpen(true)}>
@@ -58,41 +45,7 @@ export function Share({ recording }: { recording: RecordingFacts }) {
               onChange={(_, shared) => share.mutate(shared)}
             />
           </Box>
-          <Box sx={{ mt: 2, pt: 2, borderTop: 1, borderColor: 'divider' }}>
-            <strong>By link</strong>
-            <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
-              Works without signing in, for {DAYS} days, until you take it back.
-            </Box>
-            {address && (
-              <Box
-                data-testid="share-link"
-                sx={{
-                  mt: 1,
-                  p: 1.25,
-                  fontSize: 14,
-                  overflowWrap: 'anywhere',
-                  bgcolor: 'background.default',
-                  borderRadius: 1,
-                }}
-              >
-                {address}
-              </Box>
-            )}
-            <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-              <Button onClick={() => make.mutate()}>Make a link</Button>
-              {address && <Button onClick={() => void navigator.clipboard?.writeText(address)}>Copy it</Button>}
-            </Box>
-            {links.data?.links.map((link) => (
-              <Box key={link.id} sx={{ display: 'flex', alignItems: 'center', fontSize: 14, mt: 1 }}>
-                <Box sx={{ flex: 1 }}>
-                  Link made {day(link.made_at, 'short')}, {clockTime(link.made_at)}
-                </Box>
-                <Button color="error" size="small" onClick={() => revoke.mutate(link.id)}>
-                  Take it back
-                </Button>
-              </Box>
-            ))}
-          </Box>
+          <ShareLinks {...{ recording, wallNow }} />
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setOpen(false)}>Close</Button>
