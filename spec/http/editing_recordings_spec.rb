@@ -195,6 +195,38 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
   end
 
+  describe 'searching' do
+    def found(text, who: farah)
+      who.get("/api/recordings?search=#{URI.encode_www_form_component(text)}").body['recordings'].find { |row| row['id'] == made[:sitting] }&.fetch('places')
+    end
+
+    it 'finds what was written, drawn and said, at its moment, by stems and by parts of words' do
+      expect(found('low waters')).to eq([{ 'at' => began + 10_000, 'kind' => 'post', 'words' => 'Jonas, is it low water?' }])
+      expect(found('itten by')).to eq([{ 'at' => began + 30_000, 'kind' => 'board', 'words' => 'Written by Jonas' }])
+      expect(found('nothing of the kind')).to be_nil
+      expect(farah.get("#{path}/places?search=secret").body['places'].map { |one| one['at'] }).to eq([began + 20_000])
+      expect(VisitorClient.new(server).get("#{path}/places?search=secret").code).to eq('no_such_recording')
+    end
+
+    it 'finds nothing that was hidden since' do
+      expect(found('secret')).not_to be_nil
+      edit('leave_out', person: 'jonas', on: true)
+      expect(found('secret')).to be_nil
+      expect(found('Written')).to be_nil
+      edit('leave_out', person: 'jonas', on: false)
+      edit('hide_names', on: true)
+      expect(found('Jonas')).to be_nil
+      expect(found('secret')).not_to be_nil
+      edit('cut', id: 'c', from: began + 19_000, to: began + 21_000)
+      expect(found('secret')).to be_nil
+    end
+
+    it 'takes whatever is looked for' do
+      ['%', '_', '"', "'); DROP TABLE x", '\\', 'a' * 5_000, '& | !', "\u0000x"].each { |text| expect(farah.get("#{path}/places?search=#{URI.encode_www_form_component(text)}").status).to eq(200).or eq(400) }
+      expect(farah.get("#{path}/places?search=%25").body['places']).to eq([])
+    end
+  end
+
   it 'adds what was not recorded' do
     before = ARCHIVE.sittings.state(made[:sitting]).opened_at
     expect(edit('add_stretch', id: 's', from: before, to: began).status).to eq(200)

@@ -73,6 +73,20 @@ module Veranda
         JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
       end
 
+      # Recordings that are read for one search; the rest come with the next.
+      READ_AT_ONCE = 12
+
+      # Looks for words in recordings, after reading those that were edited or are new.
+      # @param sittings [Array<String>]
+      # @return [Hash] `{ places: [{ sitting_id:, at:, kind:, words: }], unread: }`, `unread` how many are still to be read
+      def search_recordings(sittings:, text:)
+        words = @archive.recorded_words
+        unread = words.unread(sittings)
+        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id)).rows) }
+        later = unread.keys.drop(READ_AT_ONCE)
+        { places: words.find(sittings - later, text), unread: later.length }
+      end
+
       # @return [String] JSON of all captions, in the time of the recording
       def replay_captions(sitting:, only: nil)
         captioned = replay(sitting, only: only).captioned

@@ -15,7 +15,16 @@ module Veranda
           staff = Core::Person::STAFF.include?(roles[lesson[:course_id]])
           row_facts(row, lesson, staff) if staff || row[:shared]
         end
-        json(recordings: rows)
+        found = found_in(rows)
+        rows = rows.filter_map { |row| found[:by][row[:id]]&.then { |places| { **row, places: places } } } if found
+        json(recordings: rows, unread: found ? found[:unread] : 0)
+      end
+
+      # Where in it something was written, said or shown.
+      get '/api/recordings/:id/places' do |id|
+        _, recording, = watchable(id)
+        found = aside(:search_recordings, sittings: [id], text: sought)
+        json(places: found[:places].select { |place| recording.clock.covers?(place[:at]) }.map { |place| place.slice(:at, :kind, :words) })
       end
 
       get '/api/recordings/:id' do |id|
@@ -151,6 +160,20 @@ module Veranda
                           steps: sitting.moves.map { |move| { at: move[:at], title: sitting.step_by_id(move[:step])[:title] } })
       end
 
+      # Letters of what is looked for.
+      LONGEST_SOUGHT = 200
+
+      def sought = params['search'].to_s.scrub('').delete("\0")[0, LONGEST_SOUGHT]
+
+      # @return [Hash, nil] places by recording, and how many are still to be read; nil when nothing is looked for
+      def found_in(rows)
+        return if sought.strip.empty?
+
+        found = aside(:search_recordings, sittings: rows.map { |row| row[:id] }, text: sought)
+        { by: found[:places].group_by { |place| place[:sitting_id] }.transform_values { |all| all.map { |place| place.slice(:at, :kind, :words) } },
+          unread: found[:unread] }
+      end
+
       def heard(rooms) = rooms.select { |room| room[:heard] }.map { |room| room[:id] }
 
       # Once it is known that they may watch it.
@@ -166,7 +189,9 @@ module Veranda
         recording = archive.recordings.recording(row) or return
         { id: row[:sitting_id], title: lesson[:title], number: lesson[:number], course: archive.course(lesson[:course_id])[:name],
           at: recording.clock.stretches.first.first, length: recording.clock.length,
-          chapters: recording.chapters.map { |chapter| chapter[:title] }, shared: row[:shared], staff: staff }
+          chapters: recording.chapters.map { |chapter| chapter[:title] }, shared: row[:shared], staff: staff,
+          taught: recording.sitting.seats.each_value.select { |seat| seat.role == 'instructor' }.map(&:name),
+          sound: archive.tracks.state(row[:sitting_id]) }
       end
 
       # @return [Array] the row, the recording, its lesson, and whether the visitor is staff there

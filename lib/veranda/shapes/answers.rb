@@ -126,7 +126,11 @@ module Veranda
       RECORDING = { **TITLED, course: STRING, at: MOMENT, length: INTEGER, shared: BOOLEAN, staff: BOOLEAN }.freeze
 
       RECORDINGS = {
-        RecordingRow: object({ **RECORDING, number: INTEGER, chapters: list(STRING) }),
+        RecordingRow: object({ **RECORDING, number: INTEGER, chapters: list(STRING), taught: list(STRING),
+                                            sound: maybe(one_of('waiting', 'ready', 'partly')) },
+                             may: { places: list(shape(:RecordedPlace)) }),
+        RecordedPlace: object({ at: MOMENT, kind: one_of('post', 'question', 'caption', 'board', 'slide', 'poll', 'chapter'), words: STRING },
+                              about: 'Where in a recording something was found, by the time of day.'),
         RecordingFacts: object({ **RECORDING, chapters: list(shape(:Chapter)), stretches: list(pair(MOMENT)), cuts: INTEGER,
                                               rooms: list(shape(:RecordedRoom)), tracks: list(shape(:Track)),
                                               sound: maybe(one_of('waiting', 'ready', 'partly')),

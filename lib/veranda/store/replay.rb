@@ -40,12 +40,13 @@ module Veranda
 
       # @param from [Integer] ms into the recording
       # @param to [Integer]
+      # @param seams [Boolean] whether they are told
       # @return [Array<Hash>] entries after `from`, up to `to`, each with its time `t`. Where the recording goes on after something was
       #   left out there is a seam, `{ kind: 'seam' }` with all that {#at} has: of what happened meanwhile only what it came to is told.
-      def between(from, to)
+      def between(from, to, seams: true)
         entered = clock.wall(from)
         within(entered, clock.wall(to)).first(MOST_SEAMS).flat_map do |start, stop|
-          seam = start == entered ? [] : [{ kind: 'seam', **moment(clock.time(start), start) }]
+          seam = start == entered || !seams ? [] : [{ kind: 'seam', **moment(clock.time(start), start) }]
           seam + told(start, stop)
         end
       end

@@ -1364,6 +1364,7 @@ export interface Shapes {
   Use: Use;
   Upload: Upload;
   RecordingRow: RecordingRow;
+  RecordedPlace: RecordedPlace;
   RecordingFacts: RecordingFacts;
   RecordingEdits: RecordingEdits;
   Captions: Captions;
@@ -3540,6 +3541,17 @@ export interface RecordingRow {
   staff: boolean;
   number: number;
   chapters: string[];
+  taught: string[];
+  sound: ('waiting' | 'ready' | 'partly') | null;
+  places?: RecordedPlace[];
+}
+/**
+ * Where in a recording something was found, by the time of day.
+ */
+export interface RecordedPlace {
+  at: number;
+  kind: 'post' | 'question' | 'caption' | 'board' | 'slide' | 'poll' | 'chapter';
+  words: string;
 }
 /**
  * `stretches`: what is left to see of the class, from and to; `you`: who one is in it.

@@ -49,7 +49,9 @@ export default function Player() {
   if (facts.data) return <Playing key={id} facts={facts.data} />;
   if (!facts.error) return <Waiting says="Opening the recording" />;
   return (
-    <Centred alert={`${facts.error.message} If you had a link to it, the link has been taken back or has expired: ask whoever teaches the class for a new one.`}>
+    <Centred
+      alert={`${facts.error.message} If you had a link to it, the link has been taken back or has expired: ask whoever teaches the class for a new one.`}
+    >
       <Button component={Link} to="/">
         Go to the desk
       </Button>

@@ -26,6 +26,22 @@ Sequel.migration do
         UNIQUE (track_id, began_at, ended_at)
       );
 
+      -- All that was written, said and drawn in words, to be searched: as it may be seen, and as the recording was edited when `read_at`
+      -- was the last of its edits.
+      CREATE EXTENSION IF NOT EXISTS pg_trgm;
+      CREATE TABLE recorded_words (
+        sitting_id text NOT NULL REFERENCES sittings ON DELETE CASCADE,
+        -- ms since the epoch
+        at bigint NOT NULL,
+        kind text NOT NULL,
+        words text NOT NULL,
+        found tsvector GENERATED ALWAYS AS (to_tsvector('english', words)) STORED
+      );
+      CREATE INDEX ON recorded_words (sitting_id, at);
+      CREATE INDEX ON recorded_words USING gin (found);
+      CREATE INDEX ON recorded_words USING gin (words gin_trgm_ops);
+      ALTER TABLE recordings ADD COLUMN read_at bigint;
+
       -- Links to recordings may ask for a password or for an account, and show only a stretch of it (ms since the epoch).
       ALTER TABLE links ADD COLUMN password text, ADD COLUMN accounts_only boolean NOT NULL DEFAULT false,
         ADD COLUMN only_from bigint, ADD COLUMN only_to bigint;
@@ -35,6 +51,8 @@ Sequel.migration do
   down do
     run <<~SQL
       DROP TABLE track_parts;
+      DROP TABLE recorded_words;
+      ALTER TABLE recordings DROP COLUMN read_at;
       ALTER TABLE links DROP COLUMN password, DROP COLUMN accounts_only, DROP COLUMN only_from, DROP COLUMN only_to;
       ALTER TABLE recordings ADD COLUMN cuts jsonb NOT NULL DEFAULT '[]';
       DELETE FROM snapshots WHERE stream LIKE 'recording/%';

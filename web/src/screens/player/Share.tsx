@@ -31,7 +31,7 @@ export function Share({ recording, wallNow }: Props) {
         Share
       </Button>
       <Dialog open={open} onClose={() => setOpen(false)} aria-label="Share the recording">
-        <DialogContent sx={{ width: 540 }}>
+        <DialogContent sx={{ width: 540, maxWidth: 1 }}>
           <Box sx={{ display: 'flex', alignItems: 'center' }}>
             <Box sx={{ flex: 1 }}>
               <strong>With the course</strong>

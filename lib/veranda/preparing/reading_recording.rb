@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # Reads all words of a recording that may be seen in it: posts, questions, captions, what is written on boards and slides, polls and
+    # chapters, each with when it came.
+    class ReadingRecording
+      # Letters of one that are kept.
+      LONGEST = 2_000
+      # In one recording.
+      MOST = 20_000
+
+      # @param archive [Store::Archive]
+      # @param replay [Store::Replay]
+      def initialize(archive, replay)
+        @archive = archive
+        @replay = replay
+        @recording = replay.recording
+      end
+
+      # @return [Array<Hash>] `{ at:, kind:, words: }`, `at` in ms since the epoch
+      def rows
+        entries = @replay.between(0, @recording.clock.length, seams: false)
+        all = entries.flat_map { |entry| of_entry(entry) } + there_before + captions + chapters
+        all.reject { |row| row[:words].strip.empty? }.uniq { |row| row.values_at(:kind, :words) }.first(MOST)
+           .map { |row| row.merge(words: row[:words].delete("\0")[0, LONGEST]) }
+      end
+
+      private
+
+      def of_entry(entry)
+        at, body = entry.values_at(:at, :body)
+        case entry[:kind]
+        when 'posted' then [row(at, 'post', body[:text])]
+        when 'question_asked' then [row(at, 'question', body[:text])]
+        when 'question_answered' then body[:words] ? [row(at, 'question', body[:words])] : []
+        when 'poll_begun' then [row(at, 'poll', poll(body[:question]))]
+        when 'edited' then body[:ops].map { |op| row(at, 'board', Core::Boards::Mark.words(op[:mark] || op[:set] || {})) }
+        when 'shown' then slide(at, body)
+        else []
+        end
+      end
+
+      # What was on the boards before, and what came while nothing was recorded.
+      def there_before
+        from, to = @recording.clock.stretches.then { |all| [all.first.first, all.last.last] }
+        boards = @recording.streams.select { |name| Core::Streams::StreamName.kind(name) == :board }
+        boards.flat_map do |name|
+          marks = @replay.shown.view(name, @archive.log.state_at(name, to))[:marks]
+          marks.map { |mark| row([mark[:at] || from, from].max, 'board', Core::Boards::Mark.words(mark)) }
+        end
+      end
+
+      def poll(question) = [question[:text], *(question[:options] || []).map { |option| option[:text] }].compact.join("\n")
+
+      def slide(at, body)
+        return [] unless body[:board] && body[:page]
+
+        @slides ||= {}
+        key = body.values_at(:board, :page)
+        return [] if @slides.key?(key)
+
+        @slides[key] = true
+        ground = @archive.log.state_at(Core::Streams::StreamName.board(body[:board]), at).page_facts.dig(body[:page], :ground) or return []
+        words = @archive.materials.slides(ground[:material], ground[:version]).find { |one| one[:slide] == ground[:slide] }&.fetch(:words)
+        [row(at, 'slide', @replay.shown.clean(words.to_s))]
+      end
+
+      def captions
+        captioned = @replay.captioned
+        captioned.languages.flat_map { |lang| captioned.cues(lang).map { |cue| row(@recording.clock.wall(cue.from), 'caption', cue.words) } }
+      end
+
+      def chapters = @recording.chapters.map { |chapter| row(chapter[:at], 'chapter', @replay.shown.clean(chapter[:title])) }
+
+      def row(at, kind, words) = { at: at, kind: kind, words: words.to_s }
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Store
+    # What can be found in recordings: every word that may be seen in one, with when it came. It is read anew once a recording was edited;
+    # until then nothing of it is found, so that nothing is found that was hidden since.
+    class RecordedWords
+      # Places in one recording, and in all, that are told at once.
+      MOST_IN_ONE = 8
+      MOST = 200
+
+      # @param db [Sequel::Database]
+      def initialize(db)
+        @db = db
+      end
+
+      # @param ids [Array<String>] of classes
+      # @return [Hash{String => Integer}] those that have to be read, with the last of their edits
+      def unread(ids)
+        heads = @db[:streams].where(name: ids.map { |id| Core::Streams::StreamName.recording(id) }).select_hash(:name, :head)
+        read = @db[:recordings].where(sitting_id: ids).exclude(read_at: nil).select_hash(:sitting_id, :read_at)
+        ids.to_h { |id| [id, heads.fetch(Core::Streams::StreamName.recording(id), 0)] }.reject { |id, head| read[id] == head }
+      end
+
+      # @param sitting_id [String]
+      # @param head [Integer] the last edit that was known when it was read
+      # @param rows [Array<Hash>] `{ at:, kind:, words: }`
+      def keep(sitting_id, head, rows)
+        @db.transaction do
+          @db[:recorded_words].where(sitting_id: sitting_id).delete
+          @db[:recorded_words].multi_insert(rows.map { |row| row.merge(sitting_id: sitting_id) }, commit_every: 500)
+          @db[:recordings].insert_conflict(target: :sitting_id, update: { read_at: head }).insert(sitting_id: sitting_id, read_at: head)
+        end
+      end
+
+      # @param ids [Array<String>] of classes whose recordings one may watch, and that were read
+      # @param text [String] words, or the beginning of some; a part in quotes is found as it stands
+      # @return [Array<Hash>] `{ sitting_id:, at:, kind:, words: }`, in order of time within each
+      def find(ids, text)
+        return [] if ids.empty? || text.strip.empty?
+
+        @db[FOUND, ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST, in_one: MOST_IN_ONE].all
+      end
+
+      # Words by their stems, or as they stand within others (https://www.postgresql.org/docs/15/pgtrgm.html, F.35.5).
+      FOUND = <<~SQL
+        SELECT sitting_id, at, kind, words FROM (
+          SELECT sitting_id, at, kind, words, row_number() OVER (PARTITION BY sitting_id ORDER BY at) AS number
+          FROM recorded_words
+          WHERE sitting_id = ANY (:ids) AND (found @@ websearch_to_tsquery('english', :text) OR words ILIKE :part)
+        ) AS places
+        WHERE number <= :in_one
+        ORDER BY sitting_id, at LIMIT :most
+      SQL
+      private_constant :FOUND
+    end
+  end
+end
