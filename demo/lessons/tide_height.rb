@@ -26,6 +26,14 @@ module Demo
                    options: [{ id: 'one', text: 'A twelfth' }, { id: 'two', text: 'Two twelfths' }, { id: 'three', text: 'Three twelfths' },
                              { id: 'six', text: 'Half of it' }] }.freeze
 
+    # What is said, as the assistant types it for those who read along, each line some seconds after the one before.
+    SAID = { 10.6 => ['Why are tides not the same every day?', 'Two bodies pull: the Moon, and the Sun.', 'The Moon is small, but near.'],
+             12.2 => ['Here is the Earth, and there the Moon.', 'When Sun and Moon are in line, their pulls add up.', 'That is a spring tide, with a large range.'],
+             19.6 => ['Farah asks why springs come late.', 'The water needs time to answer.'],
+             28.4 => ['Now the rule of twelfths.', 'In the first hour the tide rises one twelfth of its range.', 'Two in the second, three in the third.',
+                      'Then three, two, and one again.'],
+             36.4 => ['It works at springs too, as long as the curve is smooth.'] }.freeze
+
     def initialize(archive, starts_at:)
       @archive = archive
       @starts_at = starts_at
@@ -93,14 +101,6 @@ module Demo
       sum_up(held)
       held.finish(88, people)
     end
-
-    # What is said, as the assistant types it for those who read along, each line some seconds after the one before.
-    SAID = { 10.6 => ['Why are tides not the same every day?', 'Two bodies pull: the Moon, and the Sun.', 'The Moon is small, but near.'],
-             12.2 => ['Here is the Earth, and there the Moon.', 'When Sun and Moon are in line, their pulls add up.', 'That is a spring tide, with a large range.'],
-             19.6 => ['Farah asks why springs come late.', 'The water needs time to answer.'],
-             28.4 => ['Now the rule of twelfths.', 'In the first hour the tide rises one twelfth of its range.', 'Two in the second, three in the third.',
-                      'Then three, two, and one again.'],
-             36.4 => ['It works at springs too, as long as the curve is smooth.'] }.freeze
 
     def caption(held)
       SAID.each { |minute, lines| lines.each_with_index { |words, i| held.caption('tomas', minute + i * 0.09, words) } }

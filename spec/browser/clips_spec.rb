@@ -73,7 +73,7 @@ RSpec.describe 'A clip for everyone', type: :journey do
     until_true('it was moved') { (farah.evaluate_script("document.querySelector('[data-testid=clip]').currentTime") - 0.5).abs < 0.1 }
     # A moment of it becomes a board, on which all may draw; the clip waits behind.
     odalys.click_button('Draw on this moment')
-    [odalys, farah].each { |session| expect(session).to have_css("[data-testid=paper] image, [data-testid=paper] img", wait: 30).and have_no_css('[data-testid=clip]') }
+    [odalys, farah].each { |session| expect(session).to have_css('[data-testid=paper] image, [data-testid=paper] img', wait: 30).and have_no_css('[data-testid=clip]') }
     odalys.click_button('Play')
     expect(farah).to have_css('[data-testid=clip]')
     # A board that comes on show lies in front.

@@ -133,7 +133,8 @@ RSpec.describe 'Editing a recording over HTTP' do
 
     it 'come from a file and go into one, in several languages' do
       put = ->(text, lang: 'de', as: odalys) { as.put_bytes("#{path}/captions/#{lang}", text) }
-      expect(put.call("WEBVTT\n\n00:02.000 --> 00:03.000\nGuten Abend\n\n00:04.000 --> 00:03.000\nRückwärts").body['problems']).to eq([{ 'line' => 6, 'says' => 'It ends before it begins.' }])
+      expect(put.call("WEBVTT\n\n00:02.000 --> 00:03.000\nGuten Abend\n\n00:04.000 --> 00:03.000\nRückwärts").body['problems']).to eq([{ 'line' => 6,
+                                                                                                                                         'says' => 'It ends before it begins.' }])
       expect(lines('de')).to eq([[2_000, 3_000, 'Guten Abend']])
       expect(farah.get("#{path}/captions/de.vtt").text).to eq("WEBVTT\n\n00:00:02.000 --> 00:00:03.000\nGuten Abend\n")
       expect(farah.get("#{path}/captions/de.srt").text).to eq("1\n00:00:02,000 --> 00:00:03,000\nGuten Abend\n")
@@ -222,7 +223,9 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
 
     it 'takes whatever is looked for' do
-      ['%', '_', '"', "'); DROP TABLE x", '\\', 'a' * 5_000, '& | !', "\u0000x"].each { |text| expect(farah.get("#{path}/places?search=#{URI.encode_www_form_component(text)}").status).to eq(200).or eq(400) }
+      ['%', '_', '"', "'); DROP TABLE x", '\\', 'a' * 5_000, '& | !', "\u0000x"].each do |text|
+        expect(farah.get("#{path}/places?search=#{URI.encode_www_form_component(text)}").status).to eq(200).or eq(400)
+      end
       expect(farah.get("#{path}/places?search=%25").body['places']).to eq([])
     end
   end

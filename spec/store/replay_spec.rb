@@ -31,7 +31,8 @@ RSpec.describe Veranda::Store::Replay do
       when 2 then act(made, who, 'class.join', sitting, now)
       when 3 then act(made, who, 'class.leave', sitting, now, place: 'main')
       when 4 then act(made, who, 'class.raise_hand', room, now)
-      when 5, 6, 14, 15, 16 then act(made, who, 'exchange.post', exchange, now, id: "p#{i}", text: ["words#{i}", "Farah, words#{i}!", "words#{i} JONAS Whitlock"].sample(random: rng))
+      when 5, 6, 14, 15, 16 then act(made, who, 'exchange.post', exchange, now, id: "p#{i}",
+                                                                                text: ["words#{i}", "Farah, words#{i}!", "words#{i} JONAS Whitlock"].sample(random: rng))
       when 7 then act(made, 'odalys', 'exchange.delete', exchange, now, id: "p#{rng.rand(i + 1)}")
       when 8 then act(made, who, 'board.undo', board, now)
       when 10 then act(made, who, 'exchange.react', exchange, now, **{ id: "p#{rng.rand(i + 1)}", sign: [nil, 'agree', 'thanks'].sample(random: rng) }.compact)

@@ -73,6 +73,9 @@ module Veranda
         JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
       end
 
+      # @return [Array<String>] titles of its chapters
+      def replay_titles(sitting:) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
+
       # Recordings that are read for one search; the rest come with the next.
       READ_AT_ONCE = 12
 

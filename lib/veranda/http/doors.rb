@@ -11,7 +11,8 @@ module Veranda
       post '/api/links/look' do
         link = archive.links.open(input['token'], KINDS)
         person = archive.people.find(link[:person_id])
-        json(kind: link[:kind], password: !link[:password].nil?, name: person && person[:name], lesson: link[:lesson_id] && lesson(link[:lesson_id]))
+        json(kind: link[:kind], password: !link[:password].nil?, name: person && person[:name],
+             lesson: link[:lesson_id] && lesson(link[:lesson_id]))
       end
 
       post '/api/links/enter' do
@@ -109,7 +110,10 @@ module Veranda
       end
 
       def enter_recording(link, facts)
-        raise Core::Refusal.new(:sign_in, 'This link is for people with an account here. Sign in, then open it again.') if link[:accounts_only] && !visitor.person
+        if link[:accounts_only] && !visitor.person
+          raise Core::Refusal.new(:sign_in,
+                                  'This link is for people with an account here. Sign in, then open it again.')
+        end
 
         knows!(link, facts['password']) if link[:password]
         visitor.may_watch(link)
@@ -118,7 +122,10 @@ module Veranda
 
       # @raise [Core::Refusal] `password_needed`, `too_fast`, `wrong_password`
       def knows!(link, password)
-        raise Core::Refusal.new(:password_needed, 'This recording asks for a password. Whoever sent you the link knows it.') if password.to_s.empty?
+        if password.to_s.empty?
+          raise Core::Refusal.new(:password_needed,
+                                  'This recording asks for a password. Whoever sent you the link knows it.')
+        end
         unless TRIES.take?(link[:id], request.ip)
           raise Core::Refusal.new(:too_fast, 'That was tried too often. Wait a minute and try again.')
         end

@@ -36,8 +36,8 @@ module Veranda
       # @return [Boolean] whether a link that was opened here is still good for the recording
       def watches?(sitting_id) = links_to(sitting_id).any?
 
-      # @return [Array(Integer, Integer), nil] the stretch that one may watch by link, from and to, either nil where it has no end; nil where
-      #   one may watch all. Of several links the one that was opened last counts.
+      # @return [Array(Integer, Integer), nil] the stretch that one may watch by link, from and to, either nil where it has no end; nil
+      #   where one may watch all. Of several links the one that was opened last counts.
       def stretch(sitting_id)
         links = links_to(sitting_id)
         last = links.max_by { |link| Array(@session['watches']).rindex(link[:id]) } or return
@@ -48,17 +48,19 @@ module Veranda
       # @return [Preparing::Reader] what the visitor may read
       def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?))
 
-      private def links_to(sitting_id, now: Time.now)
+      # @param lesson [Hash]
+      # @return [Core::Person, nil] the visitor in their role there
+      def in_lesson(lesson) = person && reader.in_lesson(lesson)
+
+      private
+
+      def links_to(sitting_id, now: Time.now)
         @links ||= @archive.links.find_all(Array(@session['watches']))
         @links.select do |link|
           link[:sitting_id] == sitting_id && link[:revoked_at].nil? && (link[:expires_at].nil? || link[:expires_at] > now) &&
             (person || !link[:accounts_only])
         end
       end
-
-      # @param lesson [Hash]
-      # @return [Core::Person, nil] the visitor in their role there
-      def in_lesson(lesson) = person && reader.in_lesson(lesson)
     end
   end
 end

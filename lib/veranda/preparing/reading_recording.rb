@@ -68,7 +68,11 @@ module Veranda
 
       def captions
         captioned = @replay.captioned
-        captioned.languages.flat_map { |lang| captioned.cues(lang).map { |cue| row(@recording.clock.wall(cue.from), 'caption', cue.words) } }
+        captioned.languages.flat_map do |lang|
+          captioned.cues(lang).map do |cue|
+            row(@recording.clock.wall(cue.from), 'caption', cue.words)
+          end
+        end
       end
 
       def chapters = @recording.chapters.map { |chapter| row(chapter[:at], 'chapter', @replay.shown.clean(chapter[:title])) }

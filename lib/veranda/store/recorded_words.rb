@@ -39,7 +39,8 @@ module Veranda
       def find(ids, text)
         return [] if ids.empty? || text.strip.empty?
 
-        @db[FOUND, ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST, in_one: MOST_IN_ONE].all
+        @db[FOUND, ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST,
+                   in_one: MOST_IN_ONE].all
       end
 
       # Words by their stems, or as they stand within others (https://www.postgresql.org/docs/15/pgtrgm.html, F.35.5).

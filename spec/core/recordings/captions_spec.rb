@@ -44,7 +44,8 @@ RSpec.describe Veranda::Core::Recordings::CaptionFile do
   end
 
   it 'takes what it can, and says of the rest in which line it was and why' do
-    taken, problems = read("WEBVTT\n\n00:09.000 --> 00:08.000\nBackwards\n\nxx --> 00:08.000\nNo time\n\nNo time at all\n\n00:05.000 --> 00:09.000\nTwo\n\n00:01.000 --> 00:06.000\nOne, over two\n")
+    taken, problems = read(['WEBVTT', "00:09.000 --> 00:08.000\nBackwards", "xx --> 00:08.000\nNo time", 'No time at all',
+                            "00:05.000 --> 00:09.000\nTwo", "00:01.000 --> 00:06.000\nOne, over two\n"].join("\n\n"))
     expect(taken.map(&:words)).to eq(['One, over two', 'Two'])
     expect(problems.map { |one| one[:line] }).to eq([3, 6, 9])
     expect(problems.map { |one| one[:says] }).to eq(['It ends before it begins.', 'The time cannot be read.', 'No time.'])
@@ -66,7 +67,7 @@ RSpec.describe Veranda::Core::Recordings::CaptionFile do
         Veranda::Core::Recordings::Cue.new(from: i * 4_000, to: i * 4_000 + 1 + rng.rand(9_000_000), words: words)
       end
       again, = read(Veranda::Core::Recordings::WebVtt.write(made))
-      plain = ->(words) { words.gsub('-->', '->').gsub('{\\an8}', '').gsub(/ +/, ' ').strip }
+      plain = ->(words) { words.gsub('-->', '->').gsub('{\\an8}', '').squeeze(' ').strip }
       expect(again.map { |cue| [cue.from, cue.to, plain.call(cue.words)] }).to eq(made.map { |cue| [cue.from, cue.to, plain.call(cue.words)] }.reject { |cue| cue.last.empty? })
     end
   end

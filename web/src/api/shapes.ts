@@ -3550,8 +3550,8 @@ export interface RecordingRow {
  */
 export interface RecordedPlace {
   at: number;
-  kind: 'post' | 'question' | 'caption' | 'board' | 'slide' | 'poll' | 'chapter';
   words: string;
+  kind: 'post' | 'question' | 'caption' | 'board' | 'slide' | 'poll' | 'chapter';
 }
 /**
  * `stretches`: what is left to see of the class, from and to; `you`: who one is in it.

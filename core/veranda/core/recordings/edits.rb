@@ -89,8 +89,11 @@ module Veranda
             parts = (facts[:parts] || []).to_h { |part| [part[:id], Part.new(**part)] }
             chapters = (facts[:chapters] || []).to_h { |chapter| chapter.values_at(:at, :title) }
             captions = (facts[:captions] || []).to_h { |one| [one[:lang], { **one.slice(:gone, :whole), lines: by_id(one[:lines]) }] }
-            { parts: parts, chapters: chapters, captions: captions, left_out: facts[:left_out] || [], names_hidden: facts[:names_hidden] || false }
-              .each { |name, value| edits.instance_variable_set(:"@#{name}", value) }
+            { parts: parts, chapters: chapters, captions: captions, left_out: facts[:left_out] || [],
+              names_hidden: facts[:names_hidden] || false }
+              .each do |name, value|
+              edits.instance_variable_set(:"@#{name}", value)
+            end
           end
         end
 

@@ -105,15 +105,30 @@ module Veranda
 
         # @return [Array(String, Hash), nil] kind and body
         def told(entry, body)
-          body = presence(entry, body) or return
-          body = { id: nil } if entry.kind == 'answering' && @questions.include?(body[:id])
-          body = body.merge(votes: body[:votes].reject { |row| @questions.include?(row[:id]) }) if entry.kind == 'votes_counted'
+          body = asked(entry.kind, presence(entry, body)) or return
           return [entry.kind, body] unless @cast.any?
-          return INSTEAD[entry.kind] if INSTEAD.key?(entry.kind) && @cast.left_out?(body[:person] || entry.actor)
-          return if @cast.left_out?(entry.actor) && !LASTING.include?(entry.kind)
 
-          cleaned = @cast.clean(@cast.left_out?(entry.actor) ? body.except(:author) : body)
-          [entry.kind, cleaned] if cleaned
+          @cast.left_out?(entry.actor) ? told_of_nobody(entry.kind, body) : told_of_others(entry.kind, body)
+        end
+
+        def told_of_nobody(kind, body)
+          INSTEAD[kind] || (LASTING.include?(kind) ? told_of_others(kind, body.except(:author)) : nil)
+        end
+
+        def told_of_others(kind, body)
+          return INSTEAD[kind] if INSTEAD.key?(kind) && @cast.left_out?(body[:person])
+
+          cleaned = @cast.clean(body)
+          [kind, cleaned] if cleaned
+        end
+
+        # Without what is about questions that are not shown.
+        def asked(kind, body)
+          case body && kind
+          when 'answering' then @questions.include?(body[:id]) ? { id: nil } : body
+          when 'votes_counted' then body.merge(votes: body[:votes].reject { |row| @questions.include?(row[:id]) })
+          else body
+          end
         end
 
         def actor(entry) = @cast.left_out?(entry.actor) ? NOBODY : @cast.id(entry.actor)

@@ -136,8 +136,9 @@ module Veranda
         CAPTIONS = 3
         private_constant :CAPTIONS
 
-        def captioned(entry, body) = @captions = [*@captions, { **body.slice(:id, :words, :lang), by: entry.actor, at: entry.at }].last(CAPTIONS)
-
+        def captioned(entry, body)
+          @captions = [*@captions, { **body.slice(:id, :words, :lang), by: entry.actor, at: entry.at }].last(CAPTIONS)
+        end
 
         def timer_set(_entry, body) = @timer = body
         def timer_stopped(_entry, _body) = @timer = nil

@@ -19,19 +19,11 @@ module Veranda
         # @param name [String] name of the stream
         # @return [Class]
         def state_class(name)
-          case StreamName.kind(name)
-          when :board then Boards::Board
-          when :sitting then Sittings::Sitting
-          when :staff then Sittings::StaffFacts
-          when :place then Sittings::Place
-          when :own then Sittings::OwnFacts
-          when :exchange then Exchange::Posts
-          when :thread then Exchange::Thread
-          when :poll then Polls::Poll
-          when :answers then Polls::Answers
-          when :questions, :asked then Questions::Questions
-          when :recording then Recordings::Edits
-          end
+          @states ||= { board: Boards::Board, sitting: Sittings::Sitting, staff: Sittings::StaffFacts, place: Sittings::Place,
+                        own: Sittings::OwnFacts, exchange: Exchange::Posts, thread: Exchange::Thread, poll: Polls::Poll,
+                        answers: Polls::Answers, questions: Questions::Questions, asked: Questions::Questions,
+                        recording: Recordings::Edits }.freeze
+          @states[StreamName.kind(name)]
         end
 
         # @return [Object] empty state

@@ -19,7 +19,9 @@ module Veranda
       #   recording/ID          how the recording of the class was edited, for the server alone
       #   board/ID              marks
       module StreamName
-        KINDS = %w[sitting staff place exchange thread own poll answers questions asked recording board].to_h { |kind| [kind, kind.to_sym] }.freeze
+        KINDS = %w[sitting staff place exchange thread own poll answers questions asked recording board].to_h do |kind|
+          [kind, kind.to_sym]
+        end.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function

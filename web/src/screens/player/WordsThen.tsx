@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { RecordingFacts } from '../../api/shapes';
 import { exchangeStream } from '../../live/streams';
 import { ExchangeThen } from './ExchangeThen';
+import { FindThen } from './FindThen';
 import type { Recorder } from './Recorder';
 import { Transcript } from './Transcript';
 import type { useCaptions } from './useCaptions';
@@ -47,11 +48,13 @@ export function WordsThen({ recorder, facts, at, captions }: Props) {
           </Button>
         )}
       </Box>
-      {side === 'exchange' ? (
-        <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
-      ) : (
-        <Transcript {...{ recorder, facts, captions }} />
-      )}
+      <FindThen recorder={recorder} recording={facts.id}>
+        {side === 'exchange' ? (
+          <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+        ) : (
+          <Transcript {...{ recorder, facts, captions }} />
+        )}
+      </FindThen>
     </Box>
   );
 }

@@ -13,16 +13,19 @@ module Veranda
         BIGGEST = 3_000_000
         # That are told.
         MOST_PROBLEMS = 20
-        TIME = /(?:(\d{1,3}):)?(\d{1,2}):(\d{1,2})[.,](\d{1,3})/.freeze
-        TIMES = /\A\s*#{TIME}\s*-->\s*#{TIME}(?:\s.*)?\z/.freeze
+        TIME = /(?:(\d{1,3}):)?(\d{1,2}):(\d{1,2})[.,](\d{1,3})/
+        TIMES = /\A\s*#{TIME}\s*-->\s*#{TIME}(?:\s.*)?\z/
         # Marks within a line: classes, voices, times (WebVTT, 3.3); fonts, italics (SubRip).
-        MARKS = %r{</?[^<>]{0,200}>|\{\\[^{}]{0,80}\}}.freeze
+        MARKS = %r{</?[^<>]{0,200}>|\{\\[^{}]{0,80}\}}
         ENTITIES = { '&amp;' => '&', '&lt;' => '<', '&gt;' => '>', '&nbsp;' => ' ', '&lrm;' => '', '&rlm;' => '' }.freeze
 
         # @param bytes [String]
         # @raise [Refusal] `too_big`
         def initialize(bytes)
-          raise Refusal.new(:too_big, 'This file is too long for captions. A class of three hours takes some 300 kB.') if bytes.bytesize > BIGGEST
+          if bytes.bytesize > BIGGEST
+            raise Refusal.new(:too_big,
+                              'This file is too long for captions. A class of three hours takes some 300 kB.')
+          end
 
           @text = text_of(bytes.b)
           @problems = []

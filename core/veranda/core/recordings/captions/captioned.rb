@@ -7,7 +7,8 @@ module Veranda
       class Captioned
         # ms that a line stays for each of its letters, and at least and at most, when nobody says how long.
         PER_LETTER = 70
-        STAYS = (2_000..7_000).freeze
+        LEAST = 500
+        STAYS = (2_000..7_000)
 
         # @param recording [Recording]
         # @param shown [Shown]
@@ -19,7 +20,9 @@ module Veranda
         end
 
         # @return [Array<String>] languages in which there are any (BCP 47)
-        def languages = (@live.map { |entry| entry.body[:lang] } + @recording.edits.captions.keys).uniq.reject { |lang| cues(lang).empty? }.sort
+        def languages
+          (@live.map { |entry| entry.body[:lang] } + @recording.edits.captions.keys).uniq.reject { |lang| cues(lang).empty? }.sort
+        end
 
         # @param lang [String]
         # @return [Array<Cue>] in order, each within what is left of the recording
@@ -39,14 +42,15 @@ module Veranda
         # Each until the next, or until it can be read.
         def typed(lang)
           rows = @live.select { |entry| entry.body[:lang] == lang }
-          rows.each_with_index.map do |entry, i|
-            from = entry.at - entry.body[:took]
-            stays = (entry.body[:words].length * PER_LETTER).clamp(STAYS.min, STAYS.max)
-            following = rows[i + 1]&.then { |one| one.at - one.body[:took] }
-            { id: entry.body[:id], from: from, to: [from + 500, [following, entry.at + stays].compact.min].max, words: entry.body[:words],
-              by: entry.actor }
+          rows.zip(rows.drop(1)).map do |entry, following|
+            from = began(entry)
+            to = [entry.at + stays(entry.body[:words]), following && began(following)].compact.min
+            { **entry.body.slice(:id, :words), from: from, to: [to, from + LEAST].max, by: entry.actor }
           end
         end
+
+        def began(entry) = entry.at - entry.body[:took]
+        def stays(words) = (words.length * PER_LETTER).clamp(STAYS.min, STAYS.max)
 
         # What lies in a cut is none of it; what reaches into one ends there.
         def placed(line)

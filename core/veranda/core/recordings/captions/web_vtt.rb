@@ -17,13 +17,16 @@ module Veranda
 
         # @return [String]
         def srt(cues)
-          cues.each_with_index.map { |cue, i| "#{i + 1}\n#{time(cue.from, ',')} --> #{time(cue.to, ',')}\n#{lines(cue.words)}\n" }.join("\n")
+          cues.each_with_index.map do |cue, i|
+            "#{i + 1}\n#{time(cue.from, ',')} --> #{time(cue.to, ',')}\n#{lines(cue.words)}\n"
+          end.join("\n")
         end
 
         # @param ms [Integer]
         # @return [String] `01:02:03.004`
         def time(ms, point)
-          format('%<h>02d:%<m>02d:%<s>02d%<point>s%<ms>03d', h: ms / 3_600_000, m: ms / 60_000 % 60, s: ms / 1000 % 60, point: point, ms: ms % 1000)
+          format('%<h>02d:%<m>02d:%<s>02d%<point>s%<ms>03d', h: ms / 3_600_000, m: ms / 60_000 % 60, s: ms / 1000 % 60, point: point,
+                                                             ms: ms % 1000)
         end
 
         # An empty line would end the cue, an arrow would be taken for a time.

@@ -26,17 +26,24 @@ module Veranda
         def decide
           editing!
           backwards! if input[:lines].any? { |line| line[:to] <= line[:from] }
-          known = edits.captions
-          raise Refusal.new(:too_many_languages, "A recording has captions in #{LANGUAGES} languages at most.") if !known.key?(lang) && known.length >= LANGUAGES
-          raise Refusal.new(:too_many_captions, "A language has #{Cue::MOST} lines at most.") if (known.dig(lang, :lines) || {}).length + input[:lines].length > most
+          room!(edits.captions)
 
           entry('captions_set', input)
         end
 
         private
 
-        def lang = input[:lang]
-        def most = input[:all] ? Cue::MOST * 2 : Cue::MOST
+        def room!(known)
+          if known.length >= LANGUAGES && !known.key?(input[:lang])
+            raise Refusal.new(:too_many_languages, "A recording has captions in #{LANGUAGES} languages at most.")
+          end
+
+          before = input[:all] ? {} : known.dig(input[:lang], :lines) || {}
+          return if (before.keys | input[:lines].map { |line| line[:id] }).length <= Cue::MOST
+
+          raise Refusal.new(:too_many_captions, "A language has #{Cue::MOST} lines at most.")
+        end
+
         def backwards! = raise(Refusal.new(:wrong_way_round, 'A line would end before it begins. Choose its times the other way round.'))
       end
     end

@@ -16,16 +16,25 @@ module Veranda
 
         def decide
           editing!
-          at = input[:at]
-          return (entry('chapter_as_it_was', { at: at }) if edits.chapters.key?(at)) if input[:as_it_was]
+          return as_it_was if input[:as_it_was]
 
           raise Refusal.new(:too_many_chapters, "A recording has #{MOST} chapters at most.") if edits.chapters.length >= MOST
           raise Refusal.new(:outside, 'That is not within the class.') unless at.between?(sitting.opened_at || 0, sitting.ended_at)
 
-          title = input[:title]&.gsub(Name::INVISIBLE, ' ')&.strip
-          raise Refusal.new(:title_missing, 'Give the chapter a title, or take it away.') if title&.empty?
+          called = title
+          entry('chapter_set', { at: at, title: called }) unless edits.chapters.key?(at) && edits.chapters[at] == called
+        end
 
-          entry('chapter_set', { at: at, title: title }) unless edits.chapters.key?(at) && edits.chapters[at] == title
+        private
+
+        def at = input[:at]
+        def as_it_was = edits.chapters.key?(at) ? entry('chapter_as_it_was', { at: at }) : nil
+
+        # @return [String, nil] nil to take it away
+        def title
+          given = input[:title] or return
+          said = given.gsub(Name::INVISIBLE, ' ').strip
+          said.empty? ? raise(Refusal.new(:title_missing, 'Give the chapter a title, or take it away.')) : said
         end
       end
     end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # How a recording was edited, for those who teach the class; its captions among that.
+    class RecordingEdits < Resource
+      include OfRecording
+
+      # How it was edited, for those who do.
+      get('/api/recordings/:id/edits') { |id| edits(id) }
+
+      EDITS = %w[cut blank add_stretch take_back chapter hide_names leave_out captions].freeze
+
+      # Does one of these to it.
+      post '/api/recordings/:id/edits/:edit' do |id, edit|
+        person = staff_of_recording!(id)
+        raise Core::Refusal.new(:unknown_command, 'That cannot be done to a recording.') unless EDITS.include?(edit)
+
+        Deciding::Perform.call(archive.log, "recording.#{edit}", input, stream: Core::Streams::StreamName.recording(id), by: person)
+        archive.track_parts.want(id) if %w[cut take_back].include?(edit)
+        edits(id)
+      end
+
+      # Takes captions in from a file, in place of those that were there in that language.
+      put '/api/recordings/:id/captions/:lang' do |id, lang|
+        person = staff_of_recording!(id)
+        raise Core::Refusal.new(:bad_input, 'Say the language as en or pt-BR.') unless Core::Types::LANGUAGE.valid?(lang)
+
+        path = archive.files.scratch_file('vtt', brought(Core::Recordings::CaptionFile::BIGGEST))
+        json(problems: aside(:take_captions, sitting: id, lang: lang, path: path, by: person.to_h))
+      ensure
+        FileUtils.rm_f(path) if path
+      end
+
+      private
+
+      def edits(id)
+        staff_of_recording!(id)
+        sitting = archive.sittings.state(id)
+        made = archive.recordings.edits(id)
+        whole = Core::Recordings::Recording.new(sitting, edits: Core::Recordings::Edits.from(made.to_h.slice(:chapters)))
+        people = sitting.seats.each_value.reject(&:staff?).map { |seat| { id: seat.id, name: seat.name } }
+        json(**made.view, from: sitting.opened_at, to: sitting.ended_at, recorded: whole.clock.stretches, people: people,
+                          steps: sitting.moves.map { |move| { at: move[:at], title: sitting.step_by_id(move[:step])[:title] } })
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
+import type { RecordingRow } from '../../api/shapes';
+import { clockTime, day, duration } from '../../parts/words/times';
+import { Places } from './Places';
+
+/** How it stands with sound and picture, where that is worth a word. */
+const SOUND = { waiting: 'sound is being made ready', partly: 'some sound is missing', ready: 'with sound' } as const;
+
+/** A recording: what it was, how long it is, and where in it one found what one looked for. */
+export function RecordingCard({ row, sought }: { row: RecordingRow; sought: string }) {
+  const facts = [row.staff && (row.shared ? 'shared with the course' : 'not shared'), row.sound && SOUND[row.sound]];
+  return (
+    <Box
+      component="article"
+      sx={{ p: 2, bgcolor: 'background.paper', border: 1, borderColor: 'divider', borderRadius: 1.25 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+        <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
+          <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+            {day(row.at, 'short')}, {clockTime(row.at)} · {row.course}, evening {row.number}
+            {row.taught.length > 0 && ` · ${row.taught.join(', ')}`}
+          </Box>
+          <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
+            {row.title}
+          </Box>
+          <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{row.chapters.join(' · ')}</Box>
+        </Box>
+        <Box sx={{ textAlign: 'right', fontSize: 14 }}>
+          <strong>{duration(row.length)}</strong>
+          {facts.filter(Boolean).map((fact) => (
+            <Box key={String(fact)} sx={{ color: 'text.secondary' }}>
+              {fact}
+            </Box>
+          ))}
+        </Box>
+        <Button component={Link} to={`/recordings/${row.id}`}>
+          Watch
+        </Button>
+      </Box>
+      {row.places && <Places recording={row.id} places={row.places} sought={sought} />}
+    </Box>
+  );
+}
