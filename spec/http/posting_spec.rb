@@ -48,6 +48,30 @@ RSpec.describe 'A file that is posted' do
     expect(%w[patch delete].map { |verb| visitors['odalys'].public_send(verb, "/api/materials/#{file}", *([{ title: 'x' }] if verb == 'patch')).status }).to eq([404, 404])
   end
 
+  it 'goes with the recording, unless whoever posted it was left out, or the link shows another stretch' do
+    file = bring('farah').body['material']
+    ready(file)
+    wires['odalys'].do('class.record', "sitting/#{made[:sitting]}", on: true)
+    post('farah', file)
+    sleep 1.2
+    wires['odalys'].do('class.end', "sitting/#{made[:sitting]}")
+    path = "/api/recordings/#{made[:sitting]}"
+    link = visitors['odalys'].post("#{path}/links", {}).body
+    stranger = VisitorClient.new(server)
+    stranger.post('/api/links/enter', { token: link['token'] })
+    sees = -> { stranger.get("/api/materials/#{file}/1/slides/1").status }
+    expect(sees.call).to eq(200)
+    visitors['odalys'].post("#{path}/edits/leave_out", { person: 'farah', on: true })
+    expect(sees.call).to eq(401)
+    visitors['odalys'].post("#{path}/edits/leave_out", { person: 'farah', on: false })
+    expect(sees.call).to eq(200)
+    posted = ARCHIVE.log.state(words).first.posts['p1'][:at]
+    later = visitors['odalys'].post("#{path}/links", { from: posted + 50 }).body
+    other = VisitorClient.new(server)
+    other.post('/api/links/enter', { token: later['token'] })
+    expect([other.get(path).status, other.get("/api/materials/#{file}/1/slides/1").status]).to eq([200, 401])
+  end
+
   it 'is put on the shelf by staff, and on a board by those who see it' do
     file = bring('farah').body['material']
     post('farah', file)
@@ -61,7 +85,7 @@ RSpec.describe 'A file that is posted' do
     visitors['odalys'].upload(Decks.small_png, replaces: file)
     300.times { ARCHIVE.materials.version(file, 2)[:state] == 'ready' ? break : sleep(0.1) }
     originals = [1, 2].map { |version| visitors['jonas'].get("/api/materials/#{file}/#{version}/original").status }
-    expect(originals).to eq([200, 403])
+    expect(originals).to eq([200, 401])
   end
 
   it 'is one that its author brought to this very class' do

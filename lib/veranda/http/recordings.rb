@@ -79,10 +79,12 @@ module Veranda
 
       # A sound or clip that was played for everybody in the main room, or in a breakout room that one may look into.
       get '/api/recordings/:id/clips/:material/:version' do |id, material, version|
-        _, _, _, staff = watchable(id)
+        _, recording, _, staff = watchable(id)
         rooms = params['room'] ? aside(:replay_rooms, sitting: id, **viewer(staff)).map { |room| room[:id] } & [params['room'].to_s] : nil
         places = rooms || [Core::Sittings::Places::MAIN]
-        played = places.flat_map { |place| archive.log.bodies(Core::Streams::StreamName.place(id, place), 'clip_on') }
+        played = places.flat_map do |place|
+          recording.clips(archive.log.of_kind(Core::Streams::StreamName.place(id, place), %w[clip_on clip_off]))
+        end
         unless played.any? { |clip| clip.values_at(:material, :version) == [material, number(version)] }
           raise Core::Refusal.new(:no_such_material, 'That was not played in this class.')
         end

@@ -46,7 +46,7 @@ module Veranda
       end
 
       # @return [Preparing::Reader] what the visitor may read
-      def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?))
+      def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?), stretch: method(:stretch))
 
       # @param lesson [Hash]
       # @return [Core::Person, nil] the visitor in their role there

@@ -8,10 +8,12 @@ module Veranda
       # @param archive [Store::Archive]
       # @param person [Hash, nil] `{ id:, name:, stand_in: }`; nil for nobody
       # @param watches [#call] whether they hold a good link to the recording of a class, by its id
-      def initialize(archive, person, watches: ->(_) { false })
+      # @param stretch [#call] what of it such a link shows, see {Http::Visitor#stretch}
+      def initialize(archive, person, watches: ->(_) { false }, stretch: ->(_) {})
         @archive = archive
         @person = person
         @watches = watches
+        @stretch = stretch
       end
 
       # @param lesson [Hash]
@@ -105,7 +107,7 @@ module Veranda
         return false unless material[:sitting_id] || @archive.materials.posted_in(material[:id]).any?
         return true if @person && material[:made_by] == @person[:id]
 
-        @archive.materials.posted_in(material[:id]).any? { |stream| reads?(stream) || recorded_words?(stream) }
+        @archive.materials.posted_in(material[:id]).any? { |stream| reads?(stream) || recorded_post?(stream, material[:id]) }
       end
 
       # Whether a poll that was put to them shows it, or one in a recording that they may watch.
@@ -124,13 +126,24 @@ module Veranda
         Core::Access.reads?(person, *states.first(2), stream, states.last)
       end
 
-      def recorded_words?(stream)
+      def recorded_words?(stream) = recording_of(stream)&.then { |one| one.streams.include?(stream) || everyones_poll?(stream) } || false
+
+      # Whether a post with it is part of a recording that they may watch.
+      def recorded_post?(stream, material)
+        one = recording_of(stream)
+        return false unless one&.streams&.include?(stream)
+
+        @archive.log.state(stream).first.posts.each_value.any? { |post| post[:file] == material && one.post?(post) }
+      end
+
+      # @return [Core::Recordings::Recording, nil] one that they may watch
+      def recording_of(stream)
         row = @archive.recordings.fetch(Core::Streams::StreamName.sitting_id(stream))
-        recording?(row) && @archive.recordings.recording(row)&.then do |one|
-          one.streams.include?(stream) || everyones_poll?(stream)
-        end || false
+        recording = recording?(row) && @archive.recordings.recording(row) or return
+        stretch = @stretch.call(row[:sitting_id]) unless whole_recording?(row)
+        stretch ? recording.only(*stretch) : recording
       rescue Core::Refusal
-        false
+        nil
       end
 
       def everyones_poll?(stream)

@@ -144,8 +144,8 @@ module Veranda
       end
 
       # @param name [String]
-      # @param kind [String]
-      # @return [Array<Core::Streams::Entry>] those of one kind, in order
+      # @param kind [String, Array<String>]
+      # @return [Array<Core::Streams::Entry>] those of that kind, in order
       def of_kind(name, kind)
         rows = @db[:entries].where(stream: name, kind: kind).order(:seq)
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }

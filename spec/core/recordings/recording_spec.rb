@@ -95,6 +95,13 @@ RSpec.describe Veranda::Core::Recordings::Recording do
     expect(placed(entry('left', 1_100_000, actor: 'early'), people: Set['late'])).to be_nil
   end
 
+  it 'has the clips that played while it was recorded, and no others' do
+    clip = ->(at, material) { entry(material ? 'clip_on' : 'clip_off', at, { material: material }.compact) }
+    entries = [clip.call(500_000, 'before'), clip.call(600_000, nil), clip.call(900_000, 'into it'), clip.call(1_100_000, 'within'), clip.call(1_200_000, nil)]
+    expect(recording.clips(entries).map { |body| body[:material] }).to eq(['into it', 'within'])
+    expect(recording.only(1_150_000, nil).clips(entries).map { |body| body[:material] }).to eq(['within'])
+  end
+
   it 'is none when nobody recorded' do
     quiet = sitting.tap { |hall| hall.do(odalys, 'class.end') }
     expect(described_class.new(quiet.state).any?).to be(false)

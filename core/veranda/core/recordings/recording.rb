@@ -74,6 +74,19 @@ module Veranda
           Clock.new([[track[:began_at], track[:began_at] + track[:length]]], cuts: cuts).stretches
         end
 
+        # @param post [Hash]
+        # @return [Boolean] whether it is part of the recording
+        def post?(post)
+          clock.covers?(post[:at]) && !post[:deleted_by] && !edits.blank?(post[:at]) && !edits.left_out.include?(post[:by])
+        end
+
+        # @param entries [Array<Streams::Entry>] of kinds `clip_on` and `clip_off` in one place, in order
+        # @return [Array<Hash>] what was played at any moment of the recording
+        def clips(entries)
+          ends = entries.drop(1).map(&:at) << @sitting.ended_at
+          entries.zip(ends).filter_map { |entry, over| entry.body if entry.kind == 'clip_on' && clock.overlaps?(entry.at, over) }
+        end
+
         # @param entries [Array<Streams::Entry>] of the class
         # @return [Set<String>] ids of everyone who was there at any recorded moment
         def people(entries)

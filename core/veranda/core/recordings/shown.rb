@@ -33,7 +33,7 @@ module Veranda
           @cast = cast
           @people = people
           # Ids of those that are hidden: what was taken back in the end is so from its beginning.
-          @posts = posts.each_value.reject { |post| post?(post) }.to_set { |post| post[:id] }
+          @posts = posts.each_value.reject { |post| recording.post?(post) }.to_set { |post| post[:id] }
           @questions = questions.each_value.reject { |question| question?(question) }.to_set { |question| question[:id] }
         end
 
@@ -68,10 +68,6 @@ module Veranda
         def clean(value) = @cast.clean(value)
 
         private
-
-        def post?(post)
-          @clock.covers?(post[:at]) && !post[:deleted_by] && !@edits.blank?(post[:at]) && !@cast.left_out?(post[:by])
-        end
 
         # One that was asked before the recording began may be answered in it.
         def question?(question)
