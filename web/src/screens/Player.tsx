@@ -11,7 +11,7 @@ import { MAIN } from '../live/streams';
 import { Centred } from '../parts/frame/Centred';
 import { Ribbon } from '../parts/frame/Ribbon';
 import { Waiting } from '../parts/frame/Waiting';
-import { day, duration } from '../parts/words/times';
+import { count, day, duration } from '../parts/words/times';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
 import { CaptionsThen } from './player/CaptionsThen';
 import { BoardThen } from './player/BoardThen';
@@ -77,7 +77,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
       <Ribbon
         title={facts.title}
-        under={`recorded ${day(facts.at, 'short')} · ${duration(facts.length)}${facts.cuts > 0 ? ` · ${facts.cuts} parts cut` : ''}`}
+        under={`recorded ${day(facts.at, 'short')} · ${duration(facts.length)}${facts.cuts > 0 ? ` · ${count(facts.cuts, 'part')} cut` : ''}`}
       >
         <Box sx={{ flex: 1 }} />
         {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}

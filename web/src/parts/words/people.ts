@@ -9,7 +9,11 @@ export function initials(name: string): string {
   return ((words[0]?.[0] ?? '') + (words.length > 1 ? words.at(-1)![0]! : '')).toUpperCase();
 }
 
-export const firstName = (name: string) => name.split(' ')[0]!;
+/** What people are called in a recording that hides names. */
+const NUMBERED = /^Student \d+$/;
+
+/** `Odalys Brandt` → `Odalys`; whoever is a number is the whole of it. */
+export const firstName = (name: string) => (NUMBERED.test(name) ? name : name.split(' ')[0]!);
 
 const washes = Object.values(WASHES);
 
