@@ -196,6 +196,25 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
   end
 
+  describe 'watching' do
+    it 'goes on where one stopped, on another device too, and is told to staff' do
+      opened = ARCHIVE.sittings.state(made[:sitting]).opened_at
+      expect(farah.get(path).body['stopped']).to be_nil
+      expect(farah.post("#{path}/watched", { at: began + 30_000, minutes: [0, 0, 1, 900] }).status).to eq(200)
+      farah.post("#{path}/watched", { at: began + 40_000, minutes: [0] })
+      expect(VisitorClient.new(server, as: 'farah').get(path).body['stopped']).to eq(began + 40_000)
+      someone = VisitorClient.new(server)
+      someone.post('/api/links/enter', { token: odalys.post("#{path}/links", {}).body['token'] })
+      someone.post("#{path}/watched", { at: began, minutes: [0] })
+      told = odalys.get("#{path}/watching").body
+      expect(told['people'].map { |row| row.values_at('name', 'minutes') }).to eq([['Farah Lindqvist', 2]])
+      expect(told).to include('by_link' => 1, 'minutes' => [2, 1], 'from' => opened)
+      expect(farah.get("#{path}/watching").code).to eq('staff_only')
+      expect(VisitorClient.new(server).post("#{path}/watched", { at: 1, minutes: [] }).code).to eq('no_such_recording')
+      expect(farah.post("#{path}/watched", { at: 1, minutes: (0..99).to_a }).code).to eq('bad_input')
+    end
+  end
+
   describe 'searching' do
     def found(text, who: farah)
       who.get("/api/recordings?search=#{URI.encode_www_form_component(text)}").body['recordings'].find { |row| row['id'] == made[:sitting] }&.fetch('places')

@@ -34,7 +34,8 @@ module Veranda
       get '/api/recordings/:id' do |id|
         row, _, lesson, staff = watchable(id)
         facts = JSON.parse(aside(:replay_facts, sitting: id, **viewer(staff), **only(id)))
-        json(**facts, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared])
+        json(**facts, title: lesson[:title], course: archive.course(lesson[:course_id])[:name], staff: staff, shared: row[:shared],
+                      stopped: archive.watching.stopped(id, visitor.watcher))
       end
 
       # Sound or picture, of which a player asks for parts (RFC 9110, 14.2).

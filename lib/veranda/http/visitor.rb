@@ -45,6 +45,9 @@ module Veranda
         stretch if stretch.any? && links.all? { |link| link[:only_from] || link[:only_to] }
       end
 
+      # @return [String] by which it is known what was watched here: the person's id, else one of this browser
+      def watcher = person ? person[:id] : @session['watcher'] ||= Store::Ids.call
+
       # @return [Preparing::Reader] what the visitor may read
       def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?), stretch: method(:stretch))
 

@@ -22,8 +22,8 @@ module Veranda
         # Who teaches edits it, and has to know who is who; what they watch is what all do.
         @replay.shown.clean({ chapters: @recording.chapters, boards: @sitting.boards, rooms: rooms, people: people, tracks: tracks(rooms),
                               you: viewer })
-               .merge(id: @sitting.id, at: clock.stretches.first.first, length: clock.length, stretches: clock.stretches,
-                      cuts: @recording.edits.cuts.length, sound: sound)
+               .merge(id: @sitting.id, opened: @sitting.opened_at, at: clock.stretches.first.first, length: clock.length,
+                      stretches: clock.stretches, cuts: @recording.edits.cuts.length, sound: sound)
       end
 
       private

@@ -89,6 +89,8 @@ module Veranda
         'POST /api/recordings/:id/edits/:edit' => shape(:RecordingEdits),
         'GET /api/recordings/:id/captions' => object({ languages: list(shape(:Captions)) }),
         'PUT /api/recordings/:id/captions/:lang' => object({ problems: list(object({ line: INTEGER, says: STRING })) }),
+        'POST /api/recordings/:id/watched' => object({}),
+        'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),
         'GET /api/recordings/:id/entries' => shape(:RecordedEntries),
         'GET /api/recordings/:id/links' => LINKS,

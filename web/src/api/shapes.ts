@@ -1366,6 +1366,7 @@ export interface Shapes {
   RecordingRow: RecordingRow;
   RecordedPlace: RecordedPlace;
   RecordingFacts: RecordingFacts;
+  RecordingWatching: RecordingWatching;
   RecordingEdits: RecordingEdits;
   Captions: Captions;
   CaptionCue: CaptionCue;
@@ -3577,6 +3578,8 @@ export interface RecordingFacts {
     role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   }[];
   you: string | null;
+  opened: number;
+  stopped: number | null;
 }
 export interface Chapter {
   title: string;
@@ -3606,6 +3609,19 @@ export interface Track {
   from: number;
   length: number;
   room?: string;
+}
+/**
+ * Who watched how many minutes; `minutes`: how many watched each, from the beginning.
+ */
+export interface RecordingWatching {
+  people: {
+    name: string;
+    minutes: number;
+    seen_at: number;
+  }[];
+  by_link: number;
+  from: number;
+  minutes: number[];
 }
 /**
  * How a recording was edited, of a class `from` one time of day `to` another.

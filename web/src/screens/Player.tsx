@@ -23,6 +23,7 @@ import { Share } from './player/Share';
 import type { Recorder } from './player/Recorder';
 import { useCaptions } from './player/useCaptions';
 import { usePlayback, useTold } from './player/usePlayback';
+import { useWatched } from './player/useWatched';
 import { WordsThen } from './player/WordsThen';
 
 /** ms after which it is asked whether sound and picture are ready. */
@@ -61,7 +62,9 @@ export default function Player() {
 
 function Playing({ facts }: { facts: RecordingFacts }) {
   const [search] = useSearchParams();
-  const recorder = usePlayback(facts, Number(search.get('at')));
+  // Where a link names no moment, one goes on where one stopped.
+  const recorder = usePlayback(facts, Number(search.get('at') ?? facts.stopped ?? 0));
+  useWatched(recorder, facts);
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [editing, setEditing] = useState(false);
   const captions = useCaptions(facts.id);
@@ -162,6 +165,11 @@ function Controls({ recorder, facts, languages }: ControlsProps) {
         <RoomThen recorder={recorder} facts={facts} />
         {languages.length > 0 && <CaptionMenu languages={languages} />}
         <Box sx={{ flex: 1 }} />
+        {!facts.staff && (
+          <Box sx={{ fontSize: 13, color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
+            Whoever teaches sees which minutes you watch.
+          </Box>
+        )}
         {facts.sound && SOUND[facts.sound] && (
           <Box role="status" sx={{ fontSize: 14, color: 'text.secondary' }}>
             {SOUND[facts.sound]}

@@ -192,6 +192,8 @@ describe('the player', () => {
     tracks: [],
     sound: null,
     you: null,
+    opened: 1_000,
+    stopped: null,
   };
   const posts = Array.from({ length: 60 }, (_, i) => ({
     id: `p${i}`,

@@ -42,6 +42,18 @@ Sequel.migration do
       CREATE INDEX ON recorded_words USING gin (words gin_trgm_ops);
       ALTER TABLE recordings ADD COLUMN read_at bigint;
 
+      -- Who watched what: which minutes of the class, and where they stopped (ms since the epoch).
+      CREATE TABLE watching (
+        sitting_id text NOT NULL REFERENCES sittings ON DELETE CASCADE,
+        -- Of a person, or of a browser that came by link.
+        watcher text NOT NULL,
+        person_id text REFERENCES people ON DELETE CASCADE,
+        minutes integer[] NOT NULL DEFAULT '{}',
+        stopped_at bigint NOT NULL,
+        seen_at timestamptz NOT NULL DEFAULT now(),
+        PRIMARY KEY (sitting_id, watcher)
+      );
+
       -- Links to recordings may ask for a password or for an account, and show only a stretch of it (ms since the epoch).
       ALTER TABLE links ADD COLUMN password text, ADD COLUMN accounts_only boolean NOT NULL DEFAULT false,
         ADD COLUMN only_from bigint, ADD COLUMN only_to bigint;
@@ -51,6 +63,7 @@ Sequel.migration do
   down do
     run <<~SQL
       DROP TABLE track_parts;
+      DROP TABLE watching;
       DROP TABLE recorded_words;
       ALTER TABLE recordings DROP COLUMN read_at;
       ALTER TABLE links DROP COLUMN password, DROP COLUMN accounts_only, DROP COLUMN only_from, DROP COLUMN only_to;

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { patch } from '../../api/http';
 import type { RecordingFacts } from '../../api/shapes';
 import { ShareLinks } from './ShareLinks';
+import { WhoWatched } from './WhoWatched';
 
 interface Props {
   recording: RecordingFacts;
@@ -46,6 +47,7 @@ export function Share({ recording, wallNow }: Props) {
             />
           </Box>
           <ShareLinks {...{ recording, wallNow }} />
+          <WhoWatched recording={recording.id} />
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setOpen(false)}>Close</Button>
