@@ -15,7 +15,7 @@ module Bench
 
     def self.now = (Time.now.to_f * 1000).round
 
-    # @param began [Integer] ms since the epoch
+    # @param began [Integer] ms since the epoch; not earlier than now, since nothing comes before what was stored last
     def initialize(archive, began:)
       @archive = archive
       @began = began

@@ -11,6 +11,8 @@ module Veranda
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
       ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions].freeze
+      # Recordings that are watched at the same time, of which something is kept in memory.
+      REPLAYS = 12
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
 
       # @param archive [Store::Archive]
@@ -18,6 +20,8 @@ module Veranda
       def initialize(archive, video_sites: [])
         @archive = archive
         @video_sites = video_sites
+        # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.
+        @replays = Recent.new(REPLAYS)
       end
 
       # @param name [Symbol]
@@ -261,8 +265,10 @@ module Veranda
       def replay(sitting, room: nil, viewer: nil, teaches: false, only: nil)
         found = recording(sitting, only)
         room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
-        course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
-        Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
+        @replays.fetch([sitting, room, only, found.edits.to_h.hash]) do
+          course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
+          Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
+        end
       end
 
       def file(ending, bytes) = @archive.files.scratch_file(ending, bytes)

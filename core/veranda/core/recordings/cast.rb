@@ -18,11 +18,15 @@ module Veranda
         # Of a part of a name that is hidden by itself.
         LEAST = 2
         GONE = Object.new.freeze
-        private_constant :GONE
+        # Letters of a string that is worth being remembered, and how many are.
+        SHORT = 40
+        MOST_KNOWN = 20_000
+        private_constant :GONE, :SHORT, :MOST_KNOWN
 
         # @param people [Array<Hash>] `{ id:, name:, staff: }` of everybody who can be named, in order of first coming; once for each name
         # @param edits [Edits]
         def initialize(people, edits)
+          @known = {}
           @left_out = edits.left_out.to_set
           @hidden = edits.names_hidden?
           @numbers = @hidden ? numbered(people) : {}
@@ -81,7 +85,17 @@ module Veranda
 
         def name_of(key) = @numbers.key?(key.to_s) ? id(key.to_s).to_sym : key
 
+        # Most strings are short and come again and again: kinds, inks, pages.
         def words(text)
+          return said(text) if text.length > SHORT
+
+          @known.fetch(text) do
+            @known.clear if @known.length >= MOST_KNOWN
+            @known[text] = said(text)
+          end
+        end
+
+        def said(text)
           return GONE if @left_out.include?(text)
           return id(text) if @numbers.key?(text)
 
