@@ -93,7 +93,6 @@ class Screenshots
     visit(@farah, '/lessons/rules/class', 'h2')
     @sitting = @odalys.current_url[%r{classes/(\w+)}, 1]
     @others = (PEOPLE - %w[odalys farah]).to_h { |who| [who, Wire.join(@server, who, { sitting: @sitting })] }
-    shoot(@farah, 'waiting-room')
     check_devices
   end
 
@@ -118,6 +117,7 @@ class Screenshots
     on_stage do
       shoot(@odalys, 'class-instructor')
       @seen_at = Veranda::Live::Hub::NOW.call
+      caption
       share_screen
     end
     shoot(@farah, 'class-student')
@@ -297,14 +297,31 @@ class Screenshots
     raise "#{who}: #{answer}" if answer['t'] == 'refused'
   end
 
+  # What is said, as the assistant types it.
+  def caption
+    ['Two lights and then the red one: who gives way here?', 'Look at the bearing first.'].each_with_index do |words, i|
+      say('odalys', 'class.caption', "place/#{@sitting}.main", id: "said#{i}", words: words, lang: 'en', took: 1_500)
+    end
+  end
+
   def recordings
     visit(@odalys, '/recordings', 'article')
+    @odalys.find('[aria-label="Find in all recordings"]').set('springs')
+    @odalys.has_css?('[aria-label="Where it was found"]')
     shoot(@odalys, 'recordings')
+    visit(@odalys, '/recordings/tide-class', '[role=slider]')
+    @odalys.find('[role=slider]').send_keys(:end)
+    @odalys.click_button('Edit')
+    @odalys.has_css?('[aria-label="What was changed"]')
+    shoot(@odalys, 'recording-edit')
     say('odalys', 'class.end', "sitting/#{@sitting}")
     150.times { ARCHIVE.tracks.state(@sitting) == 'ready' ? break : sleep(0.4) }
     visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 6_000}", '[role=slider]')
+    @odalys.click_button('Captions')
+    @odalys.find('[role=menuitem]', text: 'Show captions').click
+    @odalys.click_button('What was said')
     @odalys.click_button('Play')
-    sleep 2
+    sleep 7
     shoot(@odalys, 'player')
   end
 end
