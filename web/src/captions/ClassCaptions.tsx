@@ -17,11 +17,12 @@ interface Props {
 }
 
 /** Below the paper: captions for those who read them, and a field for those who write them. Where nobody does, nothing. */
-export function ClassCaptions({ place: { captions }, room, rights, staff }: Props) {
+export function ClassCaptions({ place: { captions, room: inRoom }, room, rights, staff }: Props) {
   const [wish] = useCaptionWish();
   const may = rights?.caption.allowed ?? false;
   const writes = may && wish.writing;
-  if (captions.length === 0 && !(staff ? writes : may)) return null;
+  // In a breakout room everybody may; there it is offered once somebody has begun.
+  if (captions.length === 0 && !(staff || inRoom ? writes : may)) return null;
   return (
     <Box sx={{ flex: 'none', mt: 0.5, order: wish.above ? -1 : undefined, mb: wish.above ? 0.5 : undefined }}>
       {wish.on && captions.length > 0 && (
