@@ -13,6 +13,13 @@ module Bench
 
     private
 
+    # @return [Float] ms that the block took
+    def elapsed
+      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      yield
+      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000
+    end
+
     # @return [Array(Object, Float)] what the block came to, and the CPU time that it took, in ms
     def timed
       from = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID, :float_millisecond)

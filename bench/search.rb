@@ -51,11 +51,5 @@ module Bench
       tasks = Veranda::Aside::Tasks.new(@archive)
       Report.line('search, reading one of 90 minutes', elapsed { tasks.search_recordings(sittings: [klass.sitting], text: 'way') }, 'ms')
     end
-
-    def elapsed
-      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      yield
-      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000
-    end
   end
 end

@@ -64,11 +64,5 @@ module Bench
       response = Net::HTTP.start('127.0.0.1', server.port) { |http| http.get(path, 'Cookie' => cookie) }
       raise "#{path}: #{response.code} #{response.body[0, 200]}" unless response.is_a?(Net::HTTPSuccess)
     end
-
-    def elapsed
-      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      yield
-      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000
-    end
   end
 end

@@ -4,13 +4,8 @@ module Veranda
   module Core
     module Recordings
       # Adds a stretch of the class that was not recorded: its boards and posts are there in any case. Sound and picture are not.
-      class AddStretch < EditCommand
+      class AddStretch < PartCommand
         on :recording, 'recording.add_stretch'
-        contract do
-          required(:id).value(Types::ID)
-          required(:from).value(:integer, :moment?)
-          required(:to).value(:integer, :moment?)
-        end
 
         def decide
           editing!

@@ -4,13 +4,8 @@ module Veranda
   module Core
     module Recordings
       # Leaves a stretch out. What was drawn in it stays on the boards; what was said, written and pointed at goes.
-      class Cut < EditCommand
+      class Cut < PartCommand
         on :recording, 'recording.cut'
-        contract do
-          required(:id).value(Types::ID)
-          required(:from).value(:integer, :moment?)
-          required(:to).value(:integer, :moment?)
-        end
 
         def decide
           editing!
