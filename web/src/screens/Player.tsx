@@ -166,9 +166,7 @@ function Controls({ recorder, facts, languages }: ControlsProps) {
         {languages.length > 0 && <CaptionMenu languages={languages} />}
         <Box sx={{ flex: 1 }} />
         {!facts.staff && (
-          <Box sx={{ fontSize: 13, color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
-            Whoever teaches sees which minutes you watch.
-          </Box>
+          <Box sx={{ fontSize: 13, color: 'text.secondary' }}>Whoever teaches sees which minutes you watch.</Box>
         )}
         {facts.sound && SOUND[facts.sound] && (
           <Box role="status" sx={{ fontSize: 14, color: 'text.secondary' }}>
