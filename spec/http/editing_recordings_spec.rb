@@ -49,6 +49,7 @@ RSpec.describe 'Editing a recording over HTTP' do
     expect(VisitorClient.new(server).get("#{path}/edits").code).to eq('sign_in')
     going = fresh_class[:sitting]
     expect(odalys.post("/api/recordings/#{going}/edits/hide_names", { on: true }).code).to eq('not_recorded')
+    expect(odalys.get("/api/recordings/#{going}/edits").code).to eq('not_recorded')
     expect(edit('record', on: true).code).to eq('unknown_command')
     expect(edit('cut', id: 'x', from: 'never', to: []).code).to eq('bad_input')
     expect(edit('cut').code).to eq('bad_input')

@@ -37,11 +37,12 @@ module Veranda
       def edits(id)
         staff_of_recording!(id)
         sitting = archive.sittings.state(id)
+        raise Core::Refusal.new(:not_recorded, 'There is no recording of this class to edit.') unless sitting.ended?
+
         made = archive.recordings.edits(id)
         whole = Core::Recordings::Recording.new(sitting, edits: Core::Recordings::Edits.from(made.to_h.slice(:chapters)))
         people = sitting.seats.each_value.reject(&:staff?).map { |seat| { id: seat.id, name: seat.name } }
-        json(**made.view, from: sitting.opened_at, to: sitting.ended_at, recorded: whole.clock.stretches, people: people,
-                          steps: sitting.moves.map { |move| { at: move[:at], title: sitting.step_by_id(move[:step])[:title] } })
+        json(**made.view, from: sitting.opened_at, to: sitting.ended_at, recorded: whole.clock.stretches, people: people)
       end
     end
   end

@@ -27,9 +27,13 @@ module Veranda
       # @param rows [Array<Hash>] `{ at:, kind:, words: }`
       def keep(sitting_id, head, rows)
         @db.transaction do
+          # Two that read at the same time take turns, and what was read of older edits never comes after newer ones.
+          @db[:recordings].insert_conflict.insert(sitting_id: sitting_id)
+          next if @db[:recordings].where(sitting_id: sitting_id).for_update.get(:read_at).to_i > head
+
           @db[:recorded_words].where(sitting_id: sitting_id).delete
           @db[:recorded_words].multi_insert(rows.map { |row| row.merge(sitting_id: sitting_id) }, commit_every: 500)
-          @db[:recordings].insert_conflict(target: :sitting_id, update: { read_at: head }).insert(sitting_id: sitting_id, read_at: head)
+          @db[:recordings].where(sitting_id: sitting_id).update(read_at: head)
         end
       end
 

@@ -3641,10 +3641,6 @@ export interface RecordingEdits {
     at: number;
     title: string | null;
   }[];
-  steps: {
-    at: number;
-    title: string;
-  }[];
 }
 export interface RecordingPart {
   id: string;

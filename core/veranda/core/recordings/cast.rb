@@ -124,7 +124,14 @@ module Veranda
         end
 
         def concerned(people) = people.select { |person| @numbers.key?(person[:id]) || @left_out.include?(person[:id]) }
-        def parts(name) = name.split(/[\s-]+/).select { |one| one.length >= LEAST }
+
+        # As names are written; what is small in a name that has capitals, as *van* and *de*, is a word like others.
+        def parts(name)
+          words = name.split(/[\s-]+/).select { |one| one.length >= LEAST }
+          capital = words.grep_v(/\A[[:lower:]]/)
+          capital.empty? ? words.map(&:capitalize) : capital
+        end
+
         def by_length(all) = all.sort_by { |one| -one.length }
       end
     end

@@ -9,8 +9,6 @@ module Veranda
       Cue::MOST = 5_000
       # Letters.
       Cue::LONGEST = 500
-      # ms; what a writer forgot to end is read in that time.
-      Cue::LASTS = 4_000
     end
   end
 end
