@@ -29,7 +29,9 @@ module Veranda
         @place = names.place(sitting_id, place)
         @exchange = names.exchange(sitting_id, place)
         @streams = room ? [@sitting, @place, @exchange, *room[:boards].map { |board| names.board(board[:id]) }] : recording.streams
-        @polls = log.parts_of('poll', sitting_id).select { |name| [nil, place].include?(log.state(name).first.place) }
+        @polls = log.parts_of('poll', sitting_id).select do |name|
+          [nil, place].include?(log.state(name).first.place) && recording.poll?(log.entries(name))
+        end
         @questions = names.questions(sitting_id)
         @streams = @streams | @polls | [@questions]
       end

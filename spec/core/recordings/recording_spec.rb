@@ -102,6 +102,18 @@ RSpec.describe Veranda::Core::Recordings::Recording do
     expect(recording.only(1_150_000, nil).clips(entries).map { |body| body[:material] }).to eq(['within'])
   end
 
+  it 'has no poll that was put wholly within what was cut, nor what was said to rooms then' do
+    cut = described_class.new(track.state, edits: Core::Recordings::Edits.cutting([[1_100_000, 1_200_000]]))
+    at = ->(*times) { times.map { |time| entry('poll_begun', time) } }
+    expect([at.call(1_150_000, 1_190_000), at.call(1_150_000, 1_250_000), at.call(900_000)].map { |entries| cut.poll?(entries) }).to eq([false, true, true])
+    place = Core::Sittings::Place.new
+    { 'a' => 1_150_000, 'b' => 1_250_000 }.each do |id, time|
+      place.apply(Core::Streams::Entry.new(stream: 'place/s1.r', seq: 1, at: time, actor: 'odalys', kind: 'announced', body: { id: id, words: id, name: 'Odalys' }))
+    end
+    told = Core::Recordings::Shown.new(cut, cast: Core::Recordings::Cast.new([], cut.edits), people: Set[]).view('place/s1.r', place)
+    expect(told[:announced].map { |one| one[:id] }).to eq(['b'])
+  end
+
   it 'is none when nobody recorded' do
     quiet = sitting.tap { |hall| hall.do(odalys, 'class.end') }
     expect(described_class.new(quiet.state).any?).to be(false)

@@ -80,6 +80,10 @@ module Veranda
           clock.covers?(post[:at]) && !post[:deleted_by] && !edits.blank?(post[:at]) && !edits.left_out.include?(post[:by])
         end
 
+        # @param entries [Array<Streams::Entry>] of a poll
+        # @return [Boolean] whether any of it happened outside of what was cut
+        def poll?(entries) = entries.any? { |entry| !cut?(entry.at) }
+
         # @param entries [Array<Streams::Entry>] of kinds `clip_on` and `clip_off` in one place, in order
         # @return [Array<Hash>] what was played at any moment of the recording
         def clips(entries)

@@ -11,7 +11,7 @@ module Veranda
       class Shown
         # Kinds of entries that tell who came and went, and those that only count while they are seen or heard.
         PRESENCE = %w[joined seated out dropped left].freeze
-        PASSING = %w[pointed posted spoke].freeze
+        PASSING = %w[pointed posted spoke announced].freeze
         # What somebody did that others see the effect of though nothing is said of them.
         LASTING = %w[edited page_added laid taken_in prop_used shown].freeze
         # What follows when somebody took something that only one has at a time, and is left out.
@@ -77,7 +77,7 @@ module Veranda
         def of_kind(kind, state)
           view = state.view
           case kind
-          when :place then view.merge(captions: [])
+          when :place then view.merge(captions: [], announced: view[:announced].select { |one| @clock.covers?(one[:at]) })
           when :sitting then view.merge(seats: view[:seats].select { |seat| @people.include?(seat[:id]) })
           when :exchange
             { **view, posts: state.posts.each_value.reject { |post| @posts.include?(post[:id]) },
