@@ -4,6 +4,12 @@ module Veranda
   module Core
     # The catalogue of every command, by the name clients use.
     module Commands
+      # What is done to a recording once the class is over.
+      EDITING = [
+        Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
+        Recordings::LeaveOut, Recordings::SetCaptions
+      ].freeze
+
       ALL = [
         Boards::PutMarks, Boards::ChangeMarks, Boards::RemoveMarks, Boards::ClearPage,
         Boards::ArrangeMarks, Boards::StraightenMarks, Boards::UseProp,
@@ -26,8 +32,7 @@ module Veranda
         Questions::SetQuestions,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread,
-        Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
-        Recordings::LeaveOut, Recordings::SetCaptions
+        *EDITING
       ].freeze
 
       BY_NAME = ALL.to_h { |command| [command.wire_name, command] }.freeze
@@ -37,8 +42,7 @@ module Veranda
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
         Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Sittings::Spoke, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom,
         Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
-        Recordings::Cut, Recordings::Blank, Recordings::AddStretch, Recordings::TakeBack, Recordings::SetChapter, Recordings::HideNames,
-        Recordings::LeaveOut, Recordings::SetCaptions
+        *EDITING
       ].freeze
 
       # @param wire_name [String]

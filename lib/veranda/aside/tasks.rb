@@ -10,7 +10,8 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions].freeze
+      ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions
+                edit_recording].freeze
       # Recordings that are watched at the same time, of which something is kept in memory.
       REPLAYS = 12
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
@@ -72,6 +73,17 @@ module Veranda
         JSON.generate(from: from, to: to, entries: replay(sitting, **in_room).between(from, to))
       end
 
+      # What commands decide on may be long.
+      # @param edit [String] of {Core::Commands::EDITING}
+      # @param by [Hash]
+      def edit_recording(sitting:, edit:, with:, by:)
+        @archive.db.transaction do
+          Deciding::Perform.call(@archive.log, "recording.#{edit}", with, stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
+          @archive.track_parts.want(sitting) if %w[cut take_back].include?(edit)
+        end
+        nil
+      end
+
       # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
       def replay_facts(sitting:, viewer:, teaches:, only: nil)
         JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
@@ -89,21 +101,21 @@ module Veranda
       def search_recordings(sittings:, text:)
         words = @archive.recorded_words
         unread = words.unread(sittings)
-        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id)).rows) }
+        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id, captions: true)).rows) }
         later = unread.keys.drop(READ_AT_ONCE)
         { places: words.find(sittings - later, text), unread: later.length }
       end
 
       # @return [String] JSON of all captions, in the time of the recording
       def replay_captions(sitting:, only: nil)
-        captioned = replay(sitting, only: only).captioned
+        captioned = replay(sitting, only: only, captions: true).captioned
         JSON.generate(languages: captioned.languages.map { |lang| { lang: lang, lines: captioned.cues(lang).map(&:to_h) } })
       end
 
       # @param format [String] `vtt` or `srt`
       # @return [String] path of the file
       def caption_file(sitting:, lang:, format:, only: nil)
-        cues = replay(sitting, only: only).captioned.cues(lang)
+        cues = replay(sitting, only: only, captions: true).captioned.cues(lang)
         raise Core::Refusal.new(:no_captions, 'There are no captions in this language.') if cues.empty?
 
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
@@ -257,15 +269,16 @@ module Veranda
       end
 
       # @param only [Array(Integer, Integer), nil] the stretch of the class that is watched
-      def recording(sitting, only = nil)
-        found = @archive.recordings.recording(@archive.recordings.fetch(sitting)) || raise(@archive.recordings.no_such_recording)
+      def recording(sitting, only = nil, captions: false)
+        found = @archive.recordings.recording(@archive.recordings.fetch(sitting),
+                                              captions: captions) || raise(@archive.recordings.no_such_recording)
         only ? found.only(*only) : found
       end
 
-      def replay(sitting, room: nil, viewer: nil, teaches: false, only: nil)
-        found = recording(sitting, only)
+      def replay(sitting, room: nil, viewer: nil, teaches: false, only: nil, captions: false)
+        found = recording(sitting, only, captions: captions)
         room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
-        @replays.fetch([sitting, room, only, found.edits.to_h.hash]) do
+        @replays.fetch([sitting, room, only, captions, found.edits.to_h.hash]) do
           course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
           Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
         end

@@ -9,15 +9,14 @@ module Veranda
       # How it was edited, for those who do.
       get('/api/recordings/:id/edits') { |id| edits(id) }
 
-      EDITS = %w[cut blank add_stretch take_back chapter hide_names leave_out captions].freeze
+      EDITS = Core::Commands::EDITING.map { |command| command.wire_name.delete_prefix('recording.') }.freeze
 
       # Does one of these to it.
       post '/api/recordings/:id/edits/:edit' do |id, edit|
         person = staff_of_recording!(id)
         raise Core::Refusal.new(:unknown_command, 'That cannot be done to a recording.') unless EDITS.include?(edit)
 
-        Deciding::Perform.call(archive.log, "recording.#{edit}", input, stream: Core::Streams::StreamName.recording(id), by: person)
-        archive.track_parts.want(id) if %w[cut take_back].include?(edit)
+        aside(:edit_recording, sitting: id, edit: edit, with: input, by: person.to_h)
         edits(id)
       end
 

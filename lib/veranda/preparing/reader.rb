@@ -126,7 +126,9 @@ module Veranda
         Core::Access.reads?(person, *states.first(2), stream, states.last)
       end
 
-      def recorded_words?(stream) = recording_of(stream)&.then { |one| one.streams.include?(stream) || everyones_poll?(stream) } || false
+      def recorded_words?(stream)
+        recording_of(stream)&.then { |one| one.streams.include?(stream) || everyones_poll?(stream, one) } || false
+      end
 
       # Whether a post with it is part of a recording that they may watch.
       def recorded_post?(stream, material)
@@ -146,11 +148,11 @@ module Veranda
         nil
       end
 
-      def everyones_poll?(stream)
+      def everyones_poll?(stream, recording)
         return false unless Core::Streams::StreamName.kind(stream) == :poll
 
         poll = @archive.log.state(stream).first
-        poll.begun? && [nil, Core::Sittings::Places::MAIN].include?(poll.place)
+        poll.begun? && [nil, Core::Sittings::Places::MAIN].include?(poll.place) && recording.poll?(@archive.log.entries(stream))
       end
 
       # Whether the person is in the class of a lesson now, and not just at its doors.

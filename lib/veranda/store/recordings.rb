@@ -23,18 +23,25 @@ module Veranda
         row ? tidy(row) : raise(no_such_recording)
       end
 
+      # Of edits that take long to read, and are asked for by themselves.
+      LONG = %w[captions_set].freeze
+
       # @param row [Hash] as from {#fetch}
+      # @param captions [Boolean] whether it has its captions
       # @return [Core::Recordings::Recording, nil] nil while the class goes on or when nothing was recorded
-      def recording(row)
+      def recording(row, captions: false)
         sitting = @sittings.state(row[:sitting_id])
         return unless sitting.ended?
 
-        recording = Core::Recordings::Recording.new(sitting, edits: edits(row[:sitting_id]))
+        recording = Core::Recordings::Recording.new(sitting, edits: edits(row[:sitting_id], captions: captions))
         recording if recording.any?
       end
 
       # @return [Core::Recordings::Edits]
-      def edits(sitting_id) = @log.state(Core::Streams::StreamName.recording(sitting_id)).first
+      def edits(sitting_id, captions: false)
+        name = Core::Streams::StreamName.recording(sitting_id)
+        Core::Streams::Fold.over(name, @log.entries(name, without: captions ? [] : LONG))
+      end
 
       # @param sitting_id [String]
       # @param changes [Hash] `shared`

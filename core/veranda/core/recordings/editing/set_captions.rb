@@ -38,12 +38,13 @@ module Veranda
             raise Refusal.new(:too_many_languages, "A recording has captions in #{LANGUAGES} languages at most.")
           end
 
+          gone = (known.dig(input[:lang], :gone) || []) | input[:gone]
+          many! if !input[:all] && gone.length > Cue::MOST
           before = input[:all] ? {} : known.dig(input[:lang], :lines) || {}
-          return if (before.keys | input[:lines].map { |line| line[:id] }).length <= Cue::MOST
-
-          raise Refusal.new(:too_many_captions, "A language has #{Cue::MOST} lines at most.")
+          many! if (before.keys | input[:lines].map { |line| line[:id] }).length > Cue::MOST
         end
 
+        def many! = raise(Refusal.new(:too_many_captions, "A language has #{Cue::MOST} lines at most."))
         def backwards! = raise(Refusal.new(:wrong_way_round, 'A line would end before it begins. Choose its times the other way round.'))
       end
     end
