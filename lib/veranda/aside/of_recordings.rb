@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Aside
+    # What may be asked of the process beside about recordings: what is seen of one at a moment, its captions, where words are found in
+    # it, and what is done to it.
+    module OfRecordings
+      # Recordings that are watched at the same time, of which something is kept in memory.
+      REPLAYS = 12
+
+      def replay_at(sitting:, t:, **in_room) = JSON.generate(replay(sitting, **in_room).at(t))
+
+      def replay_between(sitting:, from:, to:, **in_room)
+        JSON.generate(from: from, to: to, entries: replay(sitting, **in_room).between(from, to))
+      end
+
+      # What commands decide on may be long.
+      # @param edit [String] of {Core::Commands::EDITING}
+      # @param by [Hash]
+      def edit_recording(sitting:, edit:, with:, by:)
+        @archive.db.transaction do
+          Deciding::Perform.call(@archive.log, "recording.#{edit}", with, stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
+          @archive.track_parts.want(sitting) if %w[cut take_back].include?(edit)
+        end
+        nil
+      end
+
+      # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
+      def replay_facts(sitting:, viewer:, teaches:, only: nil)
+        JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
+      end
+
+      # @return [Array<String>] titles of its chapters
+      def replay_titles(sitting:) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
+
+      # Recordings that are read for one search; the rest come with the next.
+      READ_AT_ONCE = 12
+
+      # Looks for words in recordings, after reading those that were edited or are new.
+      # @param sittings [Array<String>]
+      # @return [Hash] `{ places: [{ sitting_id:, at:, kind:, words: }], unread: }`, `unread` how many are still to be read
+      def search_recordings(sittings:, text:)
+        words = @archive.recorded_words
+        unread = words.unread(sittings)
+        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id, captions: true)).rows) }
+        later = unread.keys.drop(READ_AT_ONCE)
+        { places: words.find(sittings - later, text), unread: later.length }
+      end
+
+      # @return [String] JSON of all captions, in the time of the recording
+      def replay_captions(sitting:, only: nil)
+        captioned = replay(sitting, only: only, captions: true).captioned
+        JSON.generate(languages: captioned.languages.map { |lang| { lang: lang, lines: captioned.cues(lang).map(&:to_h) } })
+      end
+
+      # @param format [String] `vtt` or `srt`
+      # @return [String] path of the file
+      def caption_file(sitting:, lang:, format:, only: nil)
+        cues = replay(sitting, only: only, captions: true).captioned.cues(lang)
+        raise Core::Refusal.new(:no_captions, 'There are no captions in this language.') if cues.empty?
+
+        file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
+      end
+
+      # Takes captions in from a file, in place of those that were there.
+      # @param path [String]
+      # @return [Array<Hash>] `{ line:, says: }` of what was left out
+      def take_captions(sitting:, lang:, path:, by:)
+        cues, problems = Core::Recordings::CaptionFile.new(File.binread(path)).read
+        clock = recording(sitting).clock
+        lines = cues.each_with_index.filter_map do |cue, i|
+          from, to = [cue.from, cue.to].map { |time| clock.wall(time) }
+          { id: "c#{i}", from: from, to: to, words: cue.words } if to > from && cue.from < clock.length
+        end
+        raise Core::Refusal.new(:no_captions, 'All of these captions lie after the end of the recording.') if lines.empty?
+
+        Deciding::Perform.call(@archive.log, 'recording.captions', { lang: lang, lines: lines, gone: [], all: true },
+                               stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
+        problems
+      end
+
+      # @param viewer [String, nil]
+      # @param teaches [Boolean]
+      # @return [Array<Hash>] breakout rooms that somebody may look into, see {Preparing::RecordedRooms}
+      def replay_rooms(sitting:, viewer:, teaches:, only: nil)
+        Preparing::RecordedRooms.new(@archive, sitting, recording(sitting, only)).seen_by(viewer, teaches: teaches)
+      end
+
+      private
+
+      # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.
+      def replays = @replays ||= Recent.new(REPLAYS)
+
+      # @param only [Array(Integer, Integer), nil] the stretch of the class that is watched
+      def recording(sitting, only = nil, captions: false)
+        found = @archive.recordings.recording(@archive.recordings.fetch(sitting),
+                                              captions: captions) || raise(@archive.recordings.no_such_recording)
+        only ? found.only(*only) : found
+      end
+
+      def replay(sitting, room: nil, viewer: nil, teaches: false, only: nil, captions: false)
+        found = recording(sitting, only, captions: captions)
+        room &&= Preparing::RecordedRooms.new(@archive, sitting, found).fetch(room, viewer, teaches: teaches)
+        replays.fetch([sitting, room, only, captions, found.edits.to_h.hash]) do
+          course = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:course_id]
+          Store::Replay.new(@archive.log, sitting, found, cast: -> { Store::Casting.new(@archive).call(found, course) }, room: room)
+        end
+      end
+    end
+  end
+end
