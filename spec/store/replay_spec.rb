@@ -137,6 +137,26 @@ RSpec.describe Veranda::Store::Replay do
   end
 end
 
+RSpec.describe Veranda::Store::RecordedWords do
+  let(:words) { ARCHIVE.recorded_words }
+  let(:sitting) { fresh_class[:sitting] }
+
+  def found(text) = words.find([sitting], text).map { |place| place[:words] }
+
+  it 'keep nothing of older edits once newer ones were read' do
+    words.keep(sitting, 5, [{ at: 1, kind: 'post', words: 'what is left' }])
+    words.keep(sitting, 4, [{ at: 1, kind: 'post', words: 'what was hidden' }])
+    expect([found('hidden'), found('left')]).to eq([[], ['what is left']])
+    words.keep(sitting, 6, [])
+    expect(found('left')).to eq([])
+  end
+
+  it 'are kept once, however many read at the same time' do
+    Array.new(4) { Thread.new { words.keep(sitting, 1, [{ at: 1, kind: 'post', words: 'fairway' }]) } }.each(&:join)
+    expect(found('fairway')).to eq(['fairway'])
+  end
+end
+
 RSpec.describe 'Rehearsals' do
   it 'copy boards as they are, without their history, and are let go after a week' do
     made = fresh_lesson

@@ -62,6 +62,9 @@ RSpec.describe Veranda::Workshop::CutTracks do
     expect(left.missing).to eq([])
     given = left.given.group_by { |track| track[:kind] }
     expect(given['sound'].map { |track| track[:began_at] - began }).to eq([0, 6_300])
+    expect(left.given.map { |track| left.find(track[:id])&.fetch(:file) }).to eq(left.given.map { |track| track[:file] })
+    # Not by the address that it had before.
+    expect(ARCHIVE.tracks.of(sitting).filter_map { |track| left.find(track[:id]) }).to eq([])
     # 880 Hz was heard in what is cut alone.
     expect(given['sound'].flat_map { |track| tones(track[:file]) }).to all(be < 600)
     expect(given['picture'].flat_map { |track| blues(track[:file]) }).to all(be < 60)

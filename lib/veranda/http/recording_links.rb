@@ -20,9 +20,11 @@ module Veranda
         expires_at = wish[:days] && (Time.now + wish[:days] * 86_400)
         stretch = stretch!(id, wish)
         password = wish[:password] && aside(:password_hash, password: wish[:password])
-        made = archive.links.make('recording', sitting_id: id, expires_at: expires_at, password: password,
-                                               accounts_only: wish[:accounts_only] || false, **stretch)
-        archive.track_parts.want(id) if stretch.any?
+        made = archive.db.transaction do
+          archive.track_parts.want(id) if stretch.any?
+          archive.links.make('recording', sitting_id: id, expires_at: expires_at, password: password,
+                                          accounts_only: wish[:accounts_only] || false, **stretch)
+        end
         status 201
         json(made.merge(expires_at: expires_at && ms(expires_at)))
       end

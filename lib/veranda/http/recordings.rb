@@ -44,7 +44,7 @@ module Veranda
         left = Preparing::TracksLeft.new(archive, recording)
         # Of rooms it has to be known which are heard; of the main room not.
         found = [-> { [] }, -> { heard(aside(:replay_rooms, sitting: id, **viewer(staff), **only(id))) }].lazy.filter_map do |rooms|
-          left.given(rooms: rooms.call).find { |one| one[:id] == track }
+          left.find(track, rooms: rooms.call)
         end.first
         raise Core::Refusal.new(:no_such_track, 'There is no such sound or picture in this recording.') unless found
 

@@ -22,6 +22,18 @@ module Veranda
         @recording.tracks(@archive.tracks.of(@id), rooms: rooms).flat_map { |track| whole?(track) ? [track] : left(track) }
       end
 
+      # One of them, without looking through all: players ask for it piece by piece.
+      # @param id [String] of a track, or of a part of one
+      # @return [Hash, nil]
+      def find(id, rooms: [])
+        part = @archive.track_parts.find(id)
+        track = @archive.tracks.find(@id, part ? part[:track_id] : id) or return
+        return if @recording.tracks([track], rooms: rooms).empty?
+        return (track if whole?(track)) unless part
+
+        left(track, { part.values_at(:track_id, :began_at, :ended_at) => part }).first
+      end
+
       # @return [Array<Array(Hash, Integer, Integer)>] tracks, with from and to, of which there is no part yet
       def missing
         @archive.tracks.of(@id).reject { |track| whole?(track) }.flat_map { |track| parts(track) }.reject { |part| made.key?(part) }
@@ -43,8 +55,8 @@ module Veranda
         @recording.left_of(track).select { |from, to| to - from >= LEAST }.map { |from, to| [track[:id], from, to] }
       end
 
-      def left(track)
-        rows = parts(track).filter_map { |part| made[part] }.select { |row| row[:file] }
+      def left(track, among = made)
+        rows = parts(track).filter_map { |part| among[part] }.select { |row| row[:file] }
         rows.map { |row| track.merge(row.slice(:id, :began_at, :length, :file)) }
       end
 

@@ -47,7 +47,8 @@ module Veranda
       #   left out there is a seam, `{ kind: 'seam' }` with all that {#at} has: of what happened meanwhile only what it came to is told.
       def between(from, to, seams: true)
         entered = clock.wall(from)
-        within(entered, clock.wall(to)).first(MOST_SEAMS).flat_map do |start, stop|
+        stretches = within(entered, clock.wall(to))
+        (seams ? stretches.first(MOST_SEAMS) : stretches).flat_map do |start, stop|
           seam = start == entered || !seams ? [] : [{ kind: 'seam', **moment(clock.time(start), start) }]
           seam + told(start, stop)
         end

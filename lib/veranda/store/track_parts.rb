@@ -28,6 +28,9 @@ module Veranda
         @db[:track_parts].where(track_id: @db[:tracks].where(sitting_id: sitting_id).select(:id)).order(:began_at, :id).all
       end
 
+      # @return [Hash, nil]
+      def find(id) = @db[:track_parts].first(id: id)
+
       # @param made [Hash, nil] `{ path:, length: }` of what was made, which is moved; nil where nothing of it can be heard or seen
       def add(track, from, to, made)
         id = Ids.call
