@@ -30,9 +30,6 @@ module Veranda
         JSON.generate(Preparing::Watched.new(@archive, replay(sitting, only: only)).facts(viewer, teaches: teaches))
       end
 
-      # @return [Array<String>] titles of its chapters
-      def replay_titles(sitting:) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
-
       # Recordings that are read for one search; the rest come with the next.
       READ_AT_ONCE = 12
 
@@ -45,6 +42,17 @@ module Veranda
         unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id, captions: true)).rows) }
         later = unread.keys.drop(READ_AT_ONCE)
         { places: words.find(sittings - later, text), unread: later.length }
+      end
+
+      # All recordings that somebody may watch; where words are looked for, those that have them, with the places.
+      # @return [Hash] `{ recordings:, unread: }`
+      def recordings_of(person:, text:)
+        rows = Preparing::RecordingList.new(@archive, titles: method(:titles)).of(person)
+        return { recordings: rows, unread: 0 } if text.strip.empty?
+
+        found = search_recordings(sittings: rows.map { |row| row[:id] }, text: text)
+        places = found[:places].group_by { |place| place.delete(:sitting_id) }
+        { recordings: rows.filter_map { |row| places[row[:id]]&.then { |some| { **row, places: some } } }, unread: found[:unread] }
       end
 
       # @return [String] JSON of all captions, in the time of the recording
@@ -87,6 +95,8 @@ module Veranda
       end
 
       private
+
+      def titles(sitting) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
 
       # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.
       def replays = @replays ||= Recent.new(REPLAYS)

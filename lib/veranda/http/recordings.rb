@@ -12,16 +12,7 @@ module Veranda
       LONGEST_SOUGHT = 200
 
       get '/api/recordings' do
-        roles = archive.people.courses(someone![:id])
-        lessons = archive.lessons.of_courses(roles.keys).to_h { |lesson| [lesson[:id], lesson] }
-        rows = archive.recordings.of_lessons(lessons.keys).filter_map do |row|
-          lesson = lessons[row[:lesson_id]]
-          staff = Core::Person::STAFF.include?(roles[lesson[:course_id]])
-          row_facts(row, lesson, staff) if staff || row[:shared]
-        end
-        found = found_in(rows)
-        rows = rows.filter_map { |row| found[:by][row[:id]]&.then { |places| { **row, places: places } } } if found
-        json(recordings: rows, unread: found ? found[:unread] : 0)
+        json(aside(:recordings_of, person: someone![:id], text: sought))
       end
 
       # Where in it something was written, said or shown.
@@ -97,35 +88,10 @@ module Veranda
 
       def sought = params['search'].to_s.scrub('').delete("\0")[0, LONGEST_SOUGHT]
 
-      # @return [Hash, nil] places by recording, and how many are still to be read; nil when nothing is looked for
-      def found_in(rows)
-        return if sought.strip.empty?
-
-        found = aside(:search_recordings, sittings: rows.map { |row| row[:id] }, text: sought)
-        places = found[:places].group_by { |place| place[:sitting_id] }
-        { by: places.transform_values { |all| all.map { |place| place.slice(:at, :kind, :words) } }, unread: found[:unread] }
-      end
-
       def heard(rooms) = rooms.select { |room| room[:heard] }.map { |room| room[:id] }
 
       # A breakout room that is asked for instead of the main room.
       def in_room(staff) = params['room'].to_s.empty? ? {} : { room: params['room'].to_s, **viewer(staff) }
-
-      def row_facts(row, lesson, staff)
-        recording = archive.recordings.recording(row) or return
-        { id: row[:sitting_id], title: lesson[:title], number: lesson[:number], course: archive.course(lesson[:course_id])[:name],
-          at: recording.clock.stretches.first.first, length: recording.clock.length,
-          chapters: titles(recording), shared: row[:shared], staff: staff,
-          taught: recording.sitting.seats.each_value.select { |seat| seat.role == 'instructor' }.map(&:name),
-          sound: archive.tracks.state(row[:sitting_id]) }
-      end
-
-      # Where people are called by numbers, they are so in titles too.
-      def titles(recording)
-        return recording.chapters.map { |chapter| chapter[:title] } unless recording.edits.people?
-
-        aside(:replay_titles, sitting: recording.sitting.id)
-      end
     end
   end
 end
