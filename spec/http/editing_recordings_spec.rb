@@ -211,6 +211,7 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect(told['people'].map { |row| row.values_at('name', 'minutes') }).to eq([['Farah Lindqvist', 2]])
       expect(told).to include('by_link' => 1, 'minutes' => [2, 1], 'from' => opened)
       expect(farah.get("#{path}/watching").code).to eq('staff_only')
+      expect(odalys.get("/api/recordings/#{fresh_class[:sitting]}/watching").code).to eq('no_such_recording')
       expect(VisitorClient.new(server).post("#{path}/watched", { at: 1, minutes: [] }).code).to eq('no_such_recording')
       expect(farah.post("#{path}/watched", { at: 1, minutes: (0..99).to_a }).code).to eq('bad_input')
     end

@@ -7,13 +7,15 @@ module Veranda
       include OfRecording
 
       MINUTE = 60_000
+      # Of a class, that are counted.
+      MINUTES = 1_440
       # Told at once.
       MOST = 30
       WATCHED = Core::Contract.define do
         # Where one is, ms since the epoch.
         required(:at).value(:integer, :moment?)
         # Minutes of the class since the one before was told.
-        required(:minutes).value(:array, max_size?: MOST).each(:integer, gteq?: 0, lteq?: 1_440)
+        required(:minutes).value(:array, max_size?: MOST).each(:integer, gteq?: 0, lteq?: MINUTES)
       end
 
       post '/api/recordings/:id/watched' do |id|
@@ -28,9 +30,12 @@ module Veranda
         staff_of_recording!(id)
         watched = archive.watching.minutes(id)
         people, links = archive.watching.of(id).partition { |row| row[:name] }
-        from = archive.sittings.state(id).opened_at
-        json(people: people.map { |row| { **row, seen_at: ms(row[:seen_at]) } }, by_link: links.length, from: from,
-             minutes: (0..watched.keys.max.to_i).map { |minute| watched.fetch(minute, 0) })
+        sitting = archive.sittings.state(id)
+        raise archive.recordings.no_such_recording unless sitting.ended?
+
+        last = [(sitting.ended_at - sitting.opened_at) / MINUTE, MINUTES].min
+        json(people: people.map { |row| { **row, seen_at: ms(row[:seen_at]) } }, by_link: links.length,
+             from: sitting.opened_at, minutes: (0..last).map { |minute| watched.fetch(minute, 0) })
       end
 
       private

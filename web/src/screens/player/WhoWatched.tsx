@@ -34,7 +34,7 @@ export function WhoWatched({ recording }: { recording: string }) {
             ))}
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            Most of them at {clockTime(from + busiest * 60_000)}: {most}
+            Watched most at {clockTime(from + busiest * 60_000)}, by {most}
             {by_link > 0 && ` · ${count(by_link, 'browser')} by link`}
           </Box>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}>

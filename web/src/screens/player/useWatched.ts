@@ -13,7 +13,9 @@ export function useWatched(recorder: Recorder, { id, opened }: RecordingFacts) {
     let minutes = new Set<number>();
     let last: number | null = null;
     const notice = () => {
-      if (recorder.playing) minutes.add(Math.floor((recorder.wall - opened) / MINUTE));
+      // Before it is there nothing is watched.
+      if (recorder.playing && !recorder.onItsWay && recorder.wall >= opened)
+        minutes.add(Math.floor((recorder.wall - opened) / MINUTE));
     };
     const tell = () => {
       const at = Math.round(recorder.wall);
