@@ -85,7 +85,7 @@ RSpec.describe 'A file that is posted' do
     visitors['odalys'].upload(Decks.small_png, replaces: file)
     300.times { ARCHIVE.materials.version(file, 2)[:state] == 'ready' ? break : sleep(0.1) }
     originals = [1, 2].map { |version| visitors['jonas'].get("/api/materials/#{file}/#{version}/original").status }
-    expect(originals).to eq([200, 401])
+    expect(originals).to eq([200, 403])
   end
 
   it 'is one that its author brought to this very class' do
