@@ -54,6 +54,12 @@ module Veranda
         end
       end
 
+      # All of it from its beginning, with every board from there on.
+      # @return [Array<Hash>] the state where it begins, then entries; a seam wherever something was left out
+      def all
+        clock.stretches.flat_map { |start, stop| [{ kind: 'seam', **moment(clock.time(start), start, boards: boards) }, *told(start, stop)] }
+      end
+
       # @return [Set<String>] ids of everyone who was there while it was recorded, and was not left out
       def people = @people ||= @recording.people(@log.entries(@sitting)) - @recording.edits.left_out
 
@@ -75,10 +81,9 @@ module Veranda
 
       def clock = @recording.clock
 
-      def moment(t, wall)
+      def moment(t, wall, boards: nil)
         states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
-        board = on_show(states[@place])
-        states[board] = @log.state_at(board, wall) if board
+        (boards || [on_show(states[@place])].compact).each { |board| states[board] = @log.state_at(board, wall) }
         { t: t, wall: wall, streams: states.to_h { |name, state| [name, shown.view(name, state)] } }
       end
 
@@ -100,6 +105,8 @@ module Veranda
         left_out = @recording.edits.left_out.to_set
         boards.to_h { |name| [name, Core::Recordings::MarksOfOthers.new(@log.state_at(name, from), left_out)] }
       end
+
+      def boards = @streams.select { |name| Core::Streams::StreamName.kind(name) == :board }
 
       # @return [String, nil] stream of the board on show, if it may be shown in a recording
       def on_show(place)

@@ -54,6 +54,18 @@ module Veranda
           document.to_s
         end
 
+        # One of its marks by itself, for whoever draws a page mark by mark: nothing of it but its drawing.
+        # @param mark [Hash]
+        # @param frame [Array<Numeric>] x, y, width and height in px of what is drawn
+        # @return [String] an SVG
+        def alone(mark, frame)
+          document = REXML::Document.new
+          svg = document.add_element('svg', 'xmlns' => 'http://www.w3.org/2000/svg', 'xmlns:v' => NAMESPACE, 'viewBox' => frame.join(' '),
+                                            'font-family' => FONT)
+          send(:"draw_#{mark[:kind]}", svg.add_element('g', 'transform' => place(mark)), mark)
+          document.to_s
+        end
+
         # The page, and what was written on its margin: on screen one sees that too.
         # @return [Array<Integer>] x, y, width, height in px
         def frame
