@@ -9,7 +9,7 @@ class Worker
 
   def initialize
     @log = File.join(Veranda::Environment.var, 'worker.log')
-    command = %w[bundle exec que ./workshop.rb --queue-name default --queue-name documents --worker-count 2 --poll-interval 1 --log-level error]
+    command = %w[bundle exec que ./workshop.rb --queue-name default --queue-name documents --queue-name films --worker-count 2 --poll-interval 1 --log-level error]
     @pid = spawn(*command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
   end
 

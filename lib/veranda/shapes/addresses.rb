@@ -9,6 +9,7 @@ module Veranda
       ID = object({ id: STRING })
       SITTING = object({ sitting: STRING })
       LINKS = object({ links: list(shape(:LinkRow)) })
+      EXPORTS = object({ exports: list(shape(:RecordingExport)) })
       NOTHING = object({})
 
       ALL = {
@@ -91,6 +92,9 @@ module Veranda
         'PUT /api/recordings/:id/captions/:lang' => object({ problems: list(object({ line: INTEGER, says: STRING })) }),
         'POST /api/recordings/:id/watched' => object({}),
         'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
+        'GET /api/recordings/:id/exports' => EXPORTS,
+        'POST /api/recordings/:id/exports/films' => EXPORTS,
+        'DELETE /api/recordings/:id/exports/:export' => EXPORTS,
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),
         'GET /api/recordings/:id/entries' => shape(:RecordedEntries),
         'GET /api/recordings/:id/links' => LINKS,

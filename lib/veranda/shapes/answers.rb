@@ -142,6 +142,11 @@ module Veranda
         RecordingWatching: object({ people: list(object({ name: STRING, minutes: INTEGER, seen_at: MOMENT })), by_link: INTEGER,
                                     from: MOMENT, minutes: list(INTEGER) },
                                   about: 'Who watched how many minutes; `minutes`: how many watched each, from the beginning.'),
+        RecordingExport: object({ id: STRING, kind: one_of(*Store::Exports::KINDS), formats: list(STRING), captions: STRING, done: NUMBER,
+                                  state: one_of('waiting', 'making', 'ready', 'failed', 'outdated'), says: maybe(STRING), made_at: MOMENT,
+                                  files: list(object({ name: STRING, size: INTEGER })) },
+                                about: 'What is made of a recording to be taken away; `done`: what share of it, 0 to 1. One that is ' \
+                                       'outdated was made before the last edit, and is given to nobody.'),
         RecordingEdits: object({ parts: list(shape(:RecordingPart)), names_hidden: BOOLEAN, left_out: list(STRING),
                                  from: MOMENT, to: MOMENT,
                                  recorded: list(pair(MOMENT)), people: list(object(NAMED)),

@@ -38,6 +38,9 @@ module Veranda
       # @return [Array<String>] ids of all classes that go on now
       def going_on = @db[:sittings].where(status: 'open').limit(MOST_GOING_ON).select_map(:id)
 
+      # @return [Boolean] whether any class goes on now
+      def any_open? = @db[:sittings].where(status: 'open').any?
+
       # @return [String, nil] id of the class of a lesson that goes on now
       def open_of(lesson_id)
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require 'json'
+require 'tempfile'
+
 module Veranda
   module Workshop
     # Films of recorded classes, as `docs/films.md` tells.
@@ -26,6 +29,37 @@ module Veranda
       SEGMENT = 20_000
 
       module_function
+
+      # Does one part of the work by itself; takes the path of the plan, and what to do, from the command line.
+      def main
+        path, job, *arguments = ARGV
+        plan = JSON.parse(File.read(path), symbolize_names: true)
+        folder = File.dirname(path)
+        case job
+        when 'reel' then Reel.new(plan, folder).make(Range.new(*arguments.map(&:to_i)))
+        when 'sound' then Sound.new(plan, folder).make
+        when 'join' then Join.new(plan, folder).make(arguments.first)
+        end
+      end
+
+      # Runs a program to its end. One that could not write all says so and nothing else.
+      # @param command [Array<String>]
+      # @param options [Hash] see `Process.spawn`
+      # @yield while it runs
+      # @raise [Tool::Failed]
+      def run(*command, **options)
+        Tempfile.create('said') do |said|
+          pid = Process.spawn(*command, **options, err: said.path)
+          yield if block_given?
+          _, status = Process.wait2(pid)
+          wrong = File.read(said.path).scrub
+          raise Tool::Failed, "#{command.first} failed: #{wrong[-WORDS..] || wrong}" if !status.success? || wrong.match?(FULL)
+        end
+      end
+
+      # Letters of what went wrong that are told, and what programs say when a disk is full (errno(3)).
+      WORDS = 400
+      FULL = /No space left/
 
       # @return [String] path of a segment
       def segment(folder, number, ending) = File.join(folder, format('%05d.%s', number, ending))

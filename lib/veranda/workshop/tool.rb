@@ -38,12 +38,29 @@ module Veranda
         end
       end
 
+      # Largest file that one may write whose work takes minutes.
+      BIGGEST = 64 * GIGABYTE
+      # Works only while nobody else wants the processor or the disk, and ends when whoever asked does.
+      POLITE = %w[chrt -i 0 ionice -c 3 setpriv --pdeathsig KILL].freeze
+
+      # Starts a program that works for minutes beside classes that go on, and after them. Whoever starts it waits for it, and stops it
+      # with all that it started by its group.
+      # @param wrong [String] path of a file for what it says goes wrong
+      # @return [Integer] id of the process and of its group
+      def begin(*command, dir:, wrong:, memory: 4 * GIGABYTE, environment: {})
+        limits = ['prlimit', "--as=#{memory}", "--fsize=#{BIGGEST}", '--core=0', '--']
+        Process.spawn(plain(dir).merge(environment), *limits, *apart, *POLITE, *command, chdir: dir, unsetenv_others: true, pgroup: true,
+                                                                                         in: '/dev/null', out: File::NULL, err: wrong)
+      end
+
       def start(command, dir, seconds, memory, environment, said, wrong)
         limits = ['prlimit', "--as=#{memory}", "--cpu=#{(2 * seconds).ceil}", "--fsize=#{2 * GIGABYTE}", '--core=0', '--']
-        plain = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
-        Process.spawn(plain.merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
-                                                                           in: '/dev/null', out: said.path, err: wrong.path)
+        Process.spawn(plain(dir).merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
+                                                                                in: '/dev/null', out: said.path, err: wrong.path)
       end
+
+      def plain(dir) = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
+      private_class_method :plain
       private_class_method :start
 
       # A network of its own, with nothing in it. Some machines do not let one be made.

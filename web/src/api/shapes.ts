@@ -1367,6 +1367,7 @@ export interface Shapes {
   RecordedPlace: RecordedPlace;
   RecordingFacts: RecordingFacts;
   RecordingWatching: RecordingWatching;
+  RecordingExport: RecordingExport;
   RecordingEdits: RecordingEdits;
   Captions: Captions;
   CaptionCue: CaptionCue;
@@ -3622,6 +3623,23 @@ export interface RecordingWatching {
   by_link: number;
   from: number;
   minutes: number[];
+}
+/**
+ * What is made of a recording to be taken away; `done`: what share of it, 0 to 1. One that is outdated was made before the last edit, and is given to nobody.
+ */
+export interface RecordingExport {
+  id: string;
+  kind: 'film' | 'zip';
+  formats: string[];
+  captions: string;
+  done: number;
+  state: 'waiting' | 'making' | 'ready' | 'failed' | 'outdated';
+  says: string | null;
+  made_at: number;
+  files: {
+    name: string;
+    size: number;
+  }[];
 }
 /**
  * How a recording was edited, of a class `from` one time of day `to` another.

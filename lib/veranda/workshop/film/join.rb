@@ -15,14 +15,17 @@ module Veranda
           @folder = folder
         end
 
-        # @param format [String]
-        # @param run [#call] runs a command to its end
         # @return [String] path of the film
-        def make(format, run)
+        def path(format) = File.join(@folder, "film.#{format}")
+
+        # @param format [String]
+        # @raise [Tool::Failed]
+        def make(format)
           write('list', list(format))
           write('facts', facts)
           @plan[:tracks].each_with_index { |track, i| write("captions#{i}.vtt", captions(track)) }
-          File.join(@folder, "film.#{format}").tap { |path| run.call(*command(format), path) }
+          Dir.chdir(@folder) { Film.run(*command(format), "#{path(format)}.part") }
+          File.rename("#{path(format)}.part", path(format))
         end
 
         private

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require 'base64'
-require 'json'
 
 module Veranda
   module Workshop
@@ -16,16 +15,11 @@ module Veranda
         # ms between two pictures where something moves in them.
         MOVING = 100
 
-        # Takes the path of the plan, and the numbers of the first and the last segment, from the command line.
-        def self.main
-          path, first, last = ARGV
-          new(path).make(first.to_i..last.to_i)
-        end
-
-        # @param path [String] of the plan
-        def initialize(path)
-          @folder = File.dirname(path)
-          @plan = JSON.parse(File.read(path), symbolize_names: true)
+        # @param plan [Hash] see {Plan}
+        # @param folder [String]
+        def initialize(plan, folder)
+          @plan = plan
+          @folder = folder
           @layout = Core::Films::Layout.new(**@plan[:layout])
           @frame = Frame.new(@layout, method(:picture))
           @playing = Core::Films::Playing.new(sitting: @plan[:sitting], told: @plan[:told],
@@ -56,16 +50,16 @@ module Veranda
 
         def encode(command)
           IO.pipe(binmode: true) do |theirs, ours|
-            ours.fcntl(Encoder::F_SETPIPE_SZ, Encoder::PIPE) rescue nil # rubocop:disable Style/RescueModifier -- it is only quicker
-            pid = Process.spawn(*command, in: theirs)
-            theirs.close
-            yield ours
-            ours.close
-            _, status = Process.wait2(pid)
-            raise Tool::Failed, 'A segment of the film could not be encoded.' unless status.success?
-          rescue Errno::EPIPE
-            Process.wait(pid)
-            raise Tool::Failed, 'A segment of the film could not be encoded.'
+            ours.fcntl(Encoder::F_SETPIPE_SZ, Encoder::PIPE)
+            Film.run(*command, in: theirs) do
+              theirs.close
+              yield ours
+            rescue Errno::EPIPE
+              # It has ended, and says why.
+              nil
+            ensure
+              ours.close
+            end
           end
         end
 

@@ -28,14 +28,14 @@ module Veranda
         # @return [Boolean]
         def made? = @plan[:sounds].empty? || @plan[:formats].all? { |format| File.exist?(Film.sound(@folder, format)) }
 
-        # @param run [#call] runs a command to its end
-        def make(run)
+        # @raise [Tool::Failed]
+        def make
           return if made?
 
           groups = @plan[:sounds].each_slice(AT_ONCE).to_a
-          pieces = groups.length == 1 ? groups.first : groups.each_with_index.map { |group, i| group(group, i, run) }
+          pieces = groups.length == 1 ? groups.first : groups.each_with_index.map { |group, i| group(group, i) }
           parts = @plan[:formats].to_h { |format| [format, "#{Film.sound(@folder, format)}.part"] }
-          run.call(*mix(pieces, "apad,atrim=0:#{seconds(@plan[:length])},asplit=#{parts.length}#{parts.keys.map { |format| "[#{format}]" }.join}"),
+          Film.run(*mix(pieces, "apad,atrim=0:#{seconds(@plan[:length])},asplit=#{parts.length}#{parts.keys.map { |format| "[#{format}]" }.join}"),
                    *parts.flat_map { |format, part| ['-map', "[#{format}]", *CODECS.fetch(format), part] })
           parts.each { |format, part| File.rename(part, Film.sound(@folder, format)) }
         end
@@ -43,11 +43,11 @@ module Veranda
         private
 
         # @return [Hash] what came of a group, as one piece
-        def group(pieces, number, run)
+        def group(pieces, number)
           path = File.join(@folder, "mix#{number}.flac")
           from, to = pieces.map { |piece| piece[:from] }.min, pieces.map { |piece| piece[:to] }.max
           unless File.exist?(path)
-            run.call(*mix(pieces.map { |piece| { **piece, from: piece[:from] - from } }, 'anull[o]'), '-map', '[o]', '-f', 'flac', "#{path}.part")
+            Film.run(*mix(pieces.map { |piece| { **piece, from: piece[:from] - from } }, 'anull[o]'), '-map', '[o]', '-f', 'flac', "#{path}.part")
             File.rename("#{path}.part", path)
           end
           { path: path, from: from, to: to, at: 0, speed: 1 }

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+Sequel.migration do
+  up do
+    run <<~SQL
+      -- What is made of a recording to be taken away: films and zips. It shows the recording as it was edited when `edits` was the last of
+      -- its edits, and is given to nobody once there is a later one.
+      CREATE TABLE exports (
+        id text PRIMARY KEY,
+        sitting_id text NOT NULL REFERENCES sittings ON DELETE CASCADE,
+        kind text NOT NULL,
+        wishes jsonb NOT NULL DEFAULT '{}',
+        edits bigint NOT NULL DEFAULT 0,
+        state text NOT NULL DEFAULT 'waiting',
+        -- Share of it that is done, 0 to 1.
+        done real NOT NULL DEFAULT 0,
+        says text,
+        files jsonb NOT NULL DEFAULT '[]',
+        made_by text REFERENCES people ON DELETE SET NULL,
+        made_at timestamptz NOT NULL DEFAULT now()
+      );
+      CREATE INDEX ON exports (sitting_id, made_at);
+    SQL
+  end
+
+  down { run 'DROP TABLE exports' }
+end

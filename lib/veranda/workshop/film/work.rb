@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+require 'English'
+require 'fileutils'
+require 'json'
+
+module Veranda
+  module Workshop
+    module Film
+      # Makes a film in a folder, segment by segment and several at once, with its sound beside. What is there when it is cut off is not made
+      # again, unless the plan is another one.
+      class Work
+        # Somebody threw away what is being made, or the worker is to stop.
+        class Stopped < StandardError; end
+
+        # Segments that one program makes before it is looked again how many may work.
+        AT_ONCE = 6
+        # s between looking after those who work.
+        LOOK = 0.2
+        PROGRAM = [RbConfig.ruby, '-r', File.join(ROOT, 'lib/veranda.rb'), '-e', 'Veranda::Workshop::Film.main'].freeze
+        PART = '*.part'
+
+        # @param folder [String] that this film alone is made in
+        # @param fonts [Hash] environment, see {Fonts}
+        # @param lanes [#call] how many may work at once just now
+        # @param told [#call] is told the share that is done, now and then; answers whether to go on
+        def initialize(folder, fonts:, lanes:, told:)
+          @folder = folder
+          @fonts = fonts
+          @lanes = lanes
+          @told = told
+          @running = {}
+        end
+
+        # @param plan [Hash] see {Plan}
+        # @return [Hash{String => String}] paths of films by format
+        # @raise [Stopped, Tool::Failed]
+        def call(plan)
+          prepare(JSON.generate(plan))
+          @plan = plan
+          @sound = Sound.new(plan, @folder)
+          work_off([*([%w[sound]] unless @sound.made?), *reels])
+          plan[:formats].to_h do |format|
+            join = Join.new(plan, @folder)
+            work_off([['join', format]]) unless File.exist?(join.path(format))
+            [format, join.path(format)]
+          end
+        ensure
+          stop
+        end
+
+        private
+
+        def path = File.join(@folder, 'plan.json')
+
+        def prepare(text)
+          return if File.exist?(path) && File.read(path) == text
+
+          FileUtils.rm_rf(@folder)
+          FileUtils.mkdir_p(@folder)
+          File.write("#{path}.new", text)
+          File.rename("#{path}.new", path)
+        end
+
+        def missing
+          Film.segments(@plan[:length]).map(&:first).reject { |number| @plan[:formats].all? { |one| File.exist?(Film.segment(@folder, number, one)) } }
+        end
+
+        # @return [Array<Array<String>>] what {Film.main} is asked for
+        def reels
+          missing.slice_when { |one, other| other != one + 1 }.flat_map { |row| row.each_slice(AT_ONCE).to_a }
+                 .map { |row| ['reel', *row.values_at(0, -1).map(&:to_s)] }
+        end
+
+        # @param jobs [Array<Array<String>>]
+        def work_off(jobs)
+          until jobs.empty? && @running.empty?
+            begin_one(jobs.shift) while jobs.any? && @running.length < @lanes.call
+            sleep(LOOK)
+            raise Stopped unless @told.call(share)
+
+            @running.each_key.select { |pid| Process.wait(pid, Process::WNOHANG) && ended(pid, $CHILD_STATUS) }
+          end
+        end
+
+        def begin_one(job)
+          wrong = File.join(@folder, "said-#{job.join('-')}.txt")
+          environment = { 'RUBYLIB' => $LOAD_PATH.join(':') }.merge(@fonts)
+          @running[Tool.begin(*PROGRAM, path, *job, dir: @folder, wrong: wrong, environment: environment)] = wrong
+        end
+
+        def ended(pid, status)
+          wrong = @running.delete(pid)
+          raise Tool::Failed, File.read(wrong).scrub[0, 600] unless status.success?
+        end
+
+        # What is left to do after picture and sound is little.
+        def share
+          all = Film.segments(@plan[:length]).length
+          (all - missing.length + (@sound.made? ? 1 : 0)) / (all + 2.0)
+        end
+
+        def stop
+          @running.each_key do |pid|
+            Process.kill(:TERM, -pid)
+            Process.wait(pid)
+          rescue Errno::ESRCH, Errno::ECHILD
+            nil
+          end
+          Dir.glob(File.join(@folder, PART)).each { |part| FileUtils.rm_f(part) }
+        end
+      end
+    end
+  end
+end

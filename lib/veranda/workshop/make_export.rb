@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require 'que'
+require 'tmpdir'
+
+module Veranda
+  module Workshop
+    # Makes what somebody takes away of a recording. Cut off and begun again it goes on where it was; thrown away meanwhile it stops; and
+    # when the recording was edited meanwhile it is made as it is now.
+    class MakeExport < Que::Job
+      self.maximum_retry_count = 3
+      # s after which it is asked again whether sounds and pictures are ready.
+      SOON = 5
+      # s between telling how far it is.
+      TELL = 1
+      NO_ROOM = 'There is no room left on the disk of the server. Nothing was kept of it; make room there, then try again.'
+
+      # @param id [String] of the export
+      def run(id)
+        @row = exports.row(id) or return
+        return unless Store::Exports::UNDER_WAY.include?(@row[:state])
+        return later(id) if waiting?
+
+        exports.note(id, state: 'making', edits: head = exports.edits(@row[:sitting_id]))
+        made = make
+        # It was edited meanwhile.
+        return run(id) if exports.edits(@row[:sitting_id]) != head
+
+        exports.finish(id, made)
+        FileUtils.rm_rf(folder)
+      rescue Film::Work::Stopped
+        exports.row(id) ? later(id) : FileUtils.rm_rf(folder)
+      rescue Core::Refusal => e
+        failed(id, e.says)
+      rescue Errno::ENOSPC
+        failed(id, NO_ROOM)
+      rescue Tool::Failed => e
+        raise unless e.message.match?(Film::FULL)
+
+        failed(id, NO_ROOM)
+      end
+
+      private
+
+      def archive = Work.archive
+      def exports = archive.exports
+      def folder = File.join(archive.files.scratch, 'exports', @row[:id])
+
+      # Sound or picture is still being made, or cut.
+      def waiting? = archive.tracks.state(@row[:sitting_id]) == 'waiting' || Preparing::TracksLeft.new(archive, recording).missing.any?
+
+      def later(id) = self.class.enqueue(id, job_options: { run_at: Time.now + SOON, queue: Store::Exports::QUEUE })
+
+      def failed(id, says)
+        exports.note(id, state: 'failed', says: says)
+        FileUtils.rm_rf(folder)
+      end
+
+      def recording
+        row = archive.recordings.fetch(@row[:sitting_id])
+        archive.recordings.recording(row, captions: true) || raise(archive.recordings.no_such_recording)
+      end
+
+      def replay
+        found = recording
+        course = archive.lessons.fetch(archive.sittings.fetch(@row[:sitting_id])[:lesson_id])[:course_id]
+        Store::Replay.new(archive.log, @row[:sitting_id], found, cast: -> { Store::Casting.new(archive).call(found, course) })
+      end
+
+      # @return [Hash{String => String}] paths by name
+      def make
+        plan = Dir.mktmpdir('plan', archive.files.scratch) { |dir| Film::Plan.new(archive, replay, @row[:wishes], dir: dir).call }
+        work = Film::Work.new(folder, fonts: Fonts.environment(archive.files.scratch), lanes: -> { lanes }, told: method(:told))
+        work.call(plan).transform_keys { |format| "film.#{format}" }
+      end
+
+      # One at a time beside a class that goes on.
+      def lanes = archive.sittings.any_open? ? 1 : 2
+
+      # @return [Boolean] whether to go on
+      def told(share)
+        return false if $stop_que_executable # rubocop:disable Style/GlobalVars -- how the worker says that it is to end
+
+        now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        return true if @told && now - @told < TELL
+
+        @told = now
+        exports.note(@row[:id], done: share)
+      end
+
+      def handle_error(error)
+        super
+        failed(@row[:id], 'This could not be made. The recording is as it was; try again, or take a shorter part.') if @row && error_count >= self.class.maximum_retry_count
+      end
+
+      def log_level(_elapsed) = :debug
+    end
+  end
+end
