@@ -70,6 +70,20 @@ module Veranda
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
       end
 
+      # @param what [String] `transcript`, `posts`, `polls` or `boards`
+      # @param format [String]
+      # @return [String] path of the file
+      def recorded_writing(sitting:, what:, format:, only: nil)
+        written = Preparing::RecordedWriting.new(replay(sitting, only: only, captions: true))
+        case what
+        when 'boards' then file('pdf', files.pdf(some(written.boards, 'Nothing was drawn in it.')))
+        when 'polls' then file('csv', Core::Polls::ShownResults.csv(some(written.polls, 'No answers were shown in it.')))
+        else
+          rows = some(what == 'posts' ? written.posts : written.said + written.posts, 'Nothing was written in it.')
+          file(format, Core::Recordings::WrittenUp.new(rows, title: title(sitting)).to(format))
+        end
+      end
+
       # Takes captions in from a file, in place of those that were there.
       # @param path [String]
       # @return [Array<Hash>] `{ line:, says: }` of what was left out
@@ -96,6 +110,8 @@ module Veranda
 
       private
 
+      def some(rows, says) = rows.empty? ? raise(Core::Refusal.new(:nothing_there, says)) : rows
+      def title(sitting) = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:title]
       def titles(sitting) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
 
       # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.

@@ -14,7 +14,7 @@ module Veranda
       # Made anew each time, so never tried again.
       ONCE = %i[take_lesson rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions
                 edit_recording].freeze
-      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson].freeze
+      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson recorded_writing].freeze
 
       # @param archive [Store::Archive]
       # @param video_sites [Array<String>] see {Preparing::LinkedVideo}

@@ -69,6 +69,20 @@ module Veranda
         give_away(aside(:caption_file, sitting: id, lang: lang, format: format, **only(id)), name, CAPTIONS[format])
       end
 
+      WRITTEN = { 'boards.pdf' => 'application/pdf', 'posts.csv' => 'text/csv; charset=utf-8', 'polls.csv' => 'text/csv; charset=utf-8',
+                  'transcript.txt' => 'text/plain; charset=utf-8', 'transcript.csv' => 'text/csv; charset=utf-8',
+                  'transcript.vtt' => 'text/vtt; charset=utf-8' }.freeze
+
+      # What was said, written, asked and drawn in it, to be kept.
+      WRITTEN.each do |name, type|
+        get "/api/recordings/:id/#{name}" do |id|
+          _, _, lesson, = watchable(id)
+          what, format = name.split('.')
+          give_away(aside(:recorded_writing, sitting: id, what: what, format: format, **only(id)),
+                    "#{Core::Materials::FileName.plain(lesson[:title])}, #{name}", type)
+        end
+      end
+
       # A sound or clip that was played for everybody in the main room, or in a breakout room that one may look into.
       get '/api/recordings/:id/clips/:material/:version' do |id, material, version|
         _, recording, _, staff = watchable(id)

@@ -60,6 +60,9 @@ module Veranda
         clock.stretches.flat_map { |start, stop| [{ kind: 'seam', **moment(clock.time(start), start, boards: boards) }, *told(start, stop)] }
       end
 
+      # @return [Hash] what it came to in the end, see {#at}, with every board
+      def last = moment(clock.length, clock.stretches.last.last, boards: boards)
+
       # @return [Set<String>] ids of everyone who was there while it was recorded, and was not left out
       def people = @people ||= @recording.people(@log.entries(@sitting)) - @recording.edits.left_out
 

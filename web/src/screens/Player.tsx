@@ -20,6 +20,7 @@ import { RoomThen } from './player/RoomThen';
 import { Scrubber } from './player/Scrubber';
 import { TracksThen } from './player/TracksThen';
 import { Share } from './player/Share';
+import { TakeAway } from './player/TakeAway';
 import type { Recorder } from './player/Recorder';
 import { useCaptions } from './player/useCaptions';
 import { usePlayback, useTold } from './player/usePlayback';
@@ -84,6 +85,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
       >
         <Box sx={{ flex: 1 }} />
         {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}
+        <TakeAway recording={facts} languages={captions.languages} />
         {facts.staff && <Share recording={facts} wallNow={() => recorder.wall} />}
       </Ribbon>
       <Box

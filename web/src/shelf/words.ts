@@ -1,12 +1,6 @@
 import type { Material } from '../api/shapes';
 import { count, duration } from '../parts/words/times';
 
-const MEGABYTE = 1024 * 1024;
-
-/** How large a file is, as people say it. */
-export const sizeOf = (bytes: number) =>
-  bytes < MEGABYTE ? `${Math.max(Math.round(bytes / 1024), 1)} kB` : `${(bytes / MEGABYTE).toFixed(1)} MB`;
-
 /** What a material is and how far it has come, in a few words. */
 export function stateOf(material: Material): string {
   if (material.kind === 'link') return 'link to a video';

@@ -10,6 +10,7 @@ module Veranda
       #   playing.advance(1_000)
       #   playing.front             #=> a board's page, or what a poll came to
       #   playing.following         #=> 1_240
+      #   playing.moving            #=> 1_120
       #
       # All times are ms into the recording but for `wall`, the time of day.
       class Playing
@@ -91,10 +92,11 @@ module Veranda
           nil
         end
 
-        # @return [Integer, nil] when there may be something else to see, nil when nothing follows
-        def following
-          [@told[@next]&.fetch(:t), growth, pointing].compact.min
-        end
+        # @return [Integer, nil] when something happens next, nil when nothing follows
+        def following = @told[@next]&.fetch(:t)
+
+        # @return [Integer, nil] when what is already under way looks different next: a stroke that grows, and whoever points
+        def moving = [growth, pointing].compact.min
 
         private
 

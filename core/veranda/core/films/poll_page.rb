@@ -58,18 +58,7 @@ module Veranda
 
         def text(words, x, y, size, w) = { kind: 'text', ink: 'slate', x: x, y: y, w: w, size: [size, 14].max, text: words }
 
-        def rows
-          right = @shown.dig(:right, :options) || []
-          texts = Polls::Question.options(@question).to_h { |option| option.values_at(:id, :text) }
-          return @tally[:options].map { |row| { words: texts[row[:id]] || row[:id], count: row[:count], right: right.include?(row[:id]) } } if @tally[:options]
-          return @tally[:places].map { |row| { words: "#{texts[row[:option]] || row[:option]} (points)", count: row[:points] } } if @tally[:places]
-          return @tally[:groups].map { |row| row.slice(:words, :count) } if @tally[:groups]
-          return @tally[:points].map { |row| { words: row[:point], count: row[:count] } } if @tally[:points]
-
-          (@tally[:bins] || []).map { |row| { words: "#{plain(row[:from])} to #{plain(row[:to])}", count: row[:count] } }
-        end
-
-        def plain(number) = number.to_f == number.to_i ? number.to_i : number.round(2)
+        def rows = Polls::ShownResults.rows(@question, @shown)
       end
     end
   end

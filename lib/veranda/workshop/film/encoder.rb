@@ -17,7 +17,7 @@ module Veranda
         }.freeze
         FORMATS = CODECS.keys.freeze
         # What browsers take for it: BT.709 in the narrow range.
-        COLOURS = 'scale=out_color_matrix=bt709:out_range=tv:flags=fast_bilinear+accurate_rnd,format=yuv420p'
+        COLOURS = 'scale=out_color_matrix=bt709:out_range=tv:flags=fast_bilinear,format=yuv420p'
         # Bytes that wait in the pipe.
         PIPE = 1 << 20
         F_SETPIPE_SZ = 1031

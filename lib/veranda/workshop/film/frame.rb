@@ -28,7 +28,6 @@ module Veranda
         # @param seen [Seen]
         # @return [String] its points, see {Canvas#bytes}
         def draw(seen)
-          @canvas.fill(Core::Boards::Inks::PAPER)
           paper(seen)
           people(seen.names) if @layout.column
           said(seen.caption) if @layout.strip
@@ -42,6 +41,7 @@ module Veranda
           return @canvas.fill(PANEL, box) if seen.covered
           return page(seen.page, seen.version, seen) if seen.page
 
+          @canvas.fill(Core::Boards::Inks::PAPER, box)
           write(seen.says, box, size: 24, centred: true)
         end
 
@@ -91,11 +91,17 @@ module Veranda
         end
 
         def people(names)
+          return if @named == names
+
+          @named = names
           @canvas.fill(PANEL, @layout.column)
           names.each_with_index { |name, slot| write(name, @layout.name(slot), size: 14, lines: 1) if name }
         end
 
         def said(words)
+          return if @said == [words]
+
+          @said = [words]
           @canvas.fill(INK, @layout.strip)
           write(words, @layout.strip, size: 22, colour: PANEL, centred: true, lines: 2) if words
         end

@@ -12,7 +12,7 @@ module Veranda
         GRID = 20
         # ms after which a picture is told again though nothing changed.
         STILL = 5_000
-        # ms between two pictures where something moves in them.
+        # ms between two pictures in which something only moves on.
         MOVING = 100
 
         # @param plan [Hash] see {Plan}
@@ -73,7 +73,7 @@ module Veranda
             seen = seen(time)
             changed = seen.signature != shown
             shown, bytes = seen.signature, @frame.draw(seen) if changed
-            if changed || time - told >= STILL || time >= last || moving?(time, inlays)
+            if changed || told.nil? || time - told >= STILL || time >= last || (moving?(time, inlays) && time - told >= MOVING)
               yield time, bytes
               told = time
             end
@@ -85,7 +85,8 @@ module Veranda
 
         # @return [Integer] the next moment at which the picture may be another
         def following(time, told, inlays)
-          wanted = [@playing.following, edge(time), told + STILL, (time + MOVING if moving?(time + MOVING, inlays))]
+          moving = @playing.moving&.then { |at| [at, told + MOVING].max }
+          wanted = [@playing.following, moving, edge(time), told + STILL, (told + MOVING if moving?(told + MOVING, inlays))]
           (wanted.compact.min.to_f / GRID).ceil * GRID
         end
 

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
 import type { MaterialFacts } from '../../api/shapes';
 import { slideAddress } from '../../board/page/addresses';
+import { sizeOf } from '../words/sizes';
 
 /** How often (ms) it is asked for while it is worked on. */
 const EVERY = 1_500;
@@ -61,10 +62,7 @@ export function PostedFile({ id }: { id: string }) {
     );
   return (
     <Box component="a" href={original} download={file.name} sx={{ display: 'inline-block', py: 0.5 }}>
-      {file.name} ({sizeInWords(file.size)})
+      {file.name} ({sizeOf(file.size)})
     </Box>
   );
 }
-
-const sizeInWords = (bytes: number) =>
-  bytes < 1024 * 1024 ? `${Math.max(1, Math.round(bytes / 1024))} kB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;

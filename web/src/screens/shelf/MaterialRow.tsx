@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import type { Material } from '../../api/shapes';
 import { count, day } from '../../parts/words/times';
 import { Thumb } from '../../shelf/Thumb';
-import { sizeOf, stateOf } from '../../shelf/words';
+import { sizeOf } from '../../parts/words/sizes';
+import { stateOf } from '../../shelf/words';
 import { MaterialDetails } from './MaterialDetails';
 
 interface Props {
