@@ -30,13 +30,13 @@ gem 'sequel_pg', require: false
 
 # Input, loading, XML. dry-schema 1.14 does not load on Ruby 3.1.2.
 gem 'dry-schema', '~> 1.13.4'
+gem 'json_schemer' # answers, and recordings from elsewhere, against their shapes
 gem 'rexml'
 gem 'zeitwerk'
 
 group :development, :test do
   gem 'axe-core-rspec'
   gem 'capybara'
-  gem 'json_schemer' # answers against their shapes
   gem 'rack-test'
   gem 'rspec'
   gem 'rubocop', require: false

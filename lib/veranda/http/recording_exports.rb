@@ -28,6 +28,15 @@ module Veranda
         exports(id)
       end
 
+      # All of it as one zip of open formats.
+      post '/api/recordings/:id/exports/zips' do |id|
+        person = staff_of_recording!(id)
+        watchable(id)
+        archive.exports.want(id, 'zip', {}, by: person.id)
+        status 201
+        exports(id)
+      end
+
       delete '/api/recordings/:id/exports/:export' do |id, export|
         staff_of_recording!(id)
         archive.exports.drop(id, export)

@@ -89,7 +89,7 @@ module Veranda
         rooms = params['room'] ? aside(:replay_rooms, sitting: id, **viewer(staff)).map { |room| room[:id] } & [params['room'].to_s] : nil
         places = rooms || [Core::Sittings::Places::MAIN]
         played = places.flat_map do |place|
-          recording.clips(archive.log.of_kind(Core::Streams::StreamName.place(id, place), %w[clip_on clip_off]))
+          recording.clips(archive.log.of_kind(Core::Streams::StreamName.place(id, place), Core::Recordings::Recording::CLIPS))
         end
         unless played.any? { |clip| clip.values_at(:material, :version) == [material, number(version)] }
           raise Core::Refusal.new(:no_such_material, 'That was not played in this class.')

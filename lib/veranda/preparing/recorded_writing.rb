@@ -44,7 +44,7 @@ module Veranda
         names = @replay.shown.clean(@recording.sitting.boards).to_h { |board| board.values_at(:id, :name) }
         found = streams.select { |name,| kind(name) == :board }
         found.filter_map do |name, view|
-          board = Core::Boards::Board.from({ **view, history: [] })
+          board = Core::Streams::Fold.seen(name, view)
           [names[Core::Streams::StreamName.id(name)] || 'Board', board] if board.marks.any? || board.page_facts.any?
         end
       end

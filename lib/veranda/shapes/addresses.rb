@@ -94,6 +94,7 @@ module Veranda
         'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
         'GET /api/recordings/:id/exports' => EXPORTS,
         'POST /api/recordings/:id/exports/films' => EXPORTS,
+        'POST /api/recordings/:id/exports/zips' => EXPORTS,
         'DELETE /api/recordings/:id/exports/:export' => EXPORTS,
         'GET /api/recordings/:id/at' => shape(:RecordedMoment),
         'GET /api/recordings/:id/entries' => shape(:RecordedEntries),

@@ -23,8 +23,11 @@ module Veranda
       private
 
       def came(recording)
-        joined = @archive.log.bodies(Core::Streams::StreamName.sitting(recording.sitting.id), 'joined')
-        joined.flat_map { |body| body[:people] }.map { |person| person.slice(:id, :name, :role) }
+        name = Core::Streams::StreamName.sitting(recording.sitting.id)
+        joined = @archive.log.bodies(name, 'joined').flat_map { |body| body[:people] }
+        # Of recordings that were brought from elsewhere.
+        there = @archive.log.bodies(name, Core::Streams::Fold::STOOD).flat_map { |body| body[:view][:seats] }
+        (joined + there).map { |person| person.slice(:id, :name, :role) }
       end
 
       def drew(recording)

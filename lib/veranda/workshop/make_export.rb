@@ -68,10 +68,19 @@ module Veranda
       end
 
       # @return [Hash{String => String}] paths by name
-      def make
+      def make = @row[:kind] == 'film' ? films : zip
+
+      def films
         plan = Dir.mktmpdir('plan', archive.files.scratch) { |dir| Film::Plan.new(archive, replay, @row[:wishes], dir: dir).call }
         work = Film::Work.new(folder, fonts: Fonts.environment(archive.files.scratch), lanes: -> { lanes }, told: method(:told))
         work.call(plan).transform_keys { |format| "film.#{format}" }
+      end
+
+      def zip
+        FileUtils.mkdir_p(folder)
+        path = File.join(folder, 'recording.zip')
+        RecordingZip.new(archive, replay, told: method(:told)).write(path)
+        { 'recording.zip' => path }
       end
 
       # One at a time beside a class that goes on.

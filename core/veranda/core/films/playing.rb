@@ -116,13 +116,8 @@ module Veranda
         def stand(one)
           @trails = []
           seen = one[:streams].transform_keys(&:to_s).select { |name,| SEEN.include?(Streams::StreamName.kind(name)) }
-          @states = seen.to_h { |name, view| [name, state(name, view)] }
+          @states = seen.to_h { |name, view| [name, Streams::Fold.seen(name, view)] }
           @states.each_key { |name| @versions[name] += 1 }
-        end
-
-        # What readers see of a board is all of it but for what could be taken back.
-        def state(name, view)
-          Streams::Fold.restore(name, Streams::StreamName.kind(name) == :board ? { **view, history: [] } : view)
         end
 
         def note_pointer(one)

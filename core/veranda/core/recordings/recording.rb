@@ -84,11 +84,14 @@ module Veranda
         # @return [Boolean] whether any of it happened outside of what was cut
         def poll?(entries) = entries.any? { |entry| !cut?(entry.at) }
 
-        # @param entries [Array<Streams::Entry>] of kinds `clip_on` and `clip_off` in one place, in order
+        # Kinds of entries after which something plays, or nothing any more.
+        CLIPS = ['clip_on', 'clip_off', Streams::Fold::STOOD].freeze
+
+        # @param entries [Array<Streams::Entry>] of these kinds in one place, in order
         # @return [Array<Hash>] what was played at any moment of the recording
         def clips(entries)
           ends = entries.drop(1).map(&:at) << @sitting.ended_at
-          entries.zip(ends).filter_map { |entry, over| entry.body if entry.kind == 'clip_on' && clock.overlaps?(entry.at, over) }
+          entries.zip(ends).filter_map { |entry, over| played(entry) if clock.overlaps?(entry.at, over) }
         end
 
         # @param entries [Array<Streams::Entry>] of the class
@@ -101,6 +104,13 @@ module Veranda
         end
 
         private
+
+        def played(entry)
+          case entry.kind
+          when 'clip_on' then entry.body
+          when Streams::Fold::STOOD then entry.body.dig(:view, :clip)
+          end
+        end
 
         # @return [Array<Array(Integer, Integer)>] in order, not overlapping
         def recorded
@@ -121,6 +131,7 @@ module Veranda
         def stays_ended_by(entry, since)
           case entry.kind
           when 'joined' then entry.body[:people].each { |person| since[person[:id]] ||= entry.at }
+          when Streams::Fold::STOOD then entry.body[:view][:seats].each { |seat| since[seat[:id]] ||= entry.at }
           when 'left', 'dropped', 'out'
             gone = entry.body[:people] || [entry.actor]
             return gone.filter_map { |person| since.delete(person)&.then { |from| [person, from, entry.at] } }

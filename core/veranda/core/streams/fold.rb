@@ -13,6 +13,9 @@ module Veranda
       module Fold
         # Kinds that change no state: they matter to whoever watches, not to what is.
         IDLE_KINDS = %w[pointed].freeze
+        # Of recordings that were brought from elsewhere: the stream stands as its readers saw it, whatever was before. Only what is over
+        # has such entries, so nobody follows one live.
+        STOOD = 'stood'
 
         module_function
 
@@ -32,10 +35,15 @@ module Veranda
         # @param name [String]
         # @param entries [Enumerable<Entry>]
         # @param from [Object] state to go on from
+        # @return [Object] the state
         def over(name, entries, from: start(name))
-          entries.each { |entry| from.apply(entry) }
-          from
+          entries.reduce(from) { |state, entry| entry.kind == STOOD ? seen(name, entry.body[:view]) : state.apply(entry) }
         end
+
+        # @param name [String]
+        # @param view [Hash] what readers of the stream see, with symbol keys
+        # @return [Object] state; of a board nothing can be taken back
+        def seen(name, view) = restore(name, StreamName.kind(name) == :board ? { **view, history: [] } : view)
 
         # @param snapshot [Hash] as written by a state's `to_h`, with symbol keys
         def restore(name, snapshot) = state_class(name).from(snapshot)

@@ -132,21 +132,11 @@ module Veranda
 
         # Of all slides and pictures that are on any page.
         def pictures
-          found(told).uniq.filter_map do |slide|
+          Shows.slides(told).filter_map do |slide|
             row = @archive.materials.slide(*slide)
             { material: slide[0], version: slide[1], slide: slide[2], path: @archive.files.path(row[:picture]), type: row[:type] }
           rescue Core::Refusal
             nil
-          end
-        end
-
-        def found(value)
-          case value
-          when Array then value.flat_map { |one| found(one) }
-          when Hash
-            own = value.values_at(:material, :version, :slide)
-            (own.all? ? [own] : []) + value.each_value.flat_map { |one| found(one) }
-          else []
           end
         end
       end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Workshop
+    # Looks through whatever is told of a class for the slides and pictures that are on its boards, and for what was played in it.
+    module Shows
+      module_function
+
+      # @param value [Object] of hashes and arrays
+      # @return [Array<Array(String, Integer, Integer)>] material, version and slide, each once
+      def slides(value) = each_hash(value).filter_map { |one| all(one, :material, :version, :slide) }.uniq
+
+      # @return [Array<Array(String, Integer, String)>] material, version and title, each once
+      def played(value) = each_hash(value).filter_map { |one| all(one, :material, :version, :title) if one.key?(:length) }.uniq { |one| one.first(2) }
+
+      def all(one, *fields) = one.values_at(*fields).then { |values| values if values.all? }
+      private_class_method :all
+
+      # @return [Enumerator<Hash>]
+      def each_hash(value, &block)
+        return enum_for(:each_hash, value) unless block
+
+        case value
+        when Array then value.each { |part| each_hash(part, &block) }
+        when Hash
+          yield value
+          value.each_value { |part| each_hash(part, &block) }
+        end
+      end
+      private_class_method :each_hash
+    end
+  end
+end
