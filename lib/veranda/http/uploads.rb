@@ -12,7 +12,7 @@ module Veranda
         required(:size).value(:integer, gteq?: 0, lteq?: 1 << 50)
         optional(:replaces).maybe(Core::Types::ID)
         optional(:label).maybe(:string, max_size?: 40)
-        optional(:purpose).value(:string, included_in?: %w[material lesson])
+        optional(:purpose).value(:string, included_in?: %w[material lesson recording])
       end
       # At once, for one person.
       MOST_OPEN = 40
@@ -85,9 +85,13 @@ module Veranda
         raise Core::Refusal.new(:too_large, 'That piece is too large. Send smaller ones.')
       end
 
-      # @return [Hash] what came of it: `{ material: }` or `{ lesson: }`, an id
+      # @return [Hash] what came of it: `{ material: }`, `{ lesson: }` or `{ recording: }`, an id
       def whole(upload)
-        upload[:purpose] == 'lesson' ? { lesson: lesson(upload) } : { material: material(upload) }
+        case upload[:purpose]
+        when 'lesson' then { lesson: made_of(upload, :take_lesson) }
+        when 'recording' then { recording: made_of(upload, :take_recording) }
+        else { material: material(upload) }
+        end
       rescue Core::Refusal
         archive.uploads.cancel(upload)
         raise
@@ -98,9 +102,10 @@ module Veranda
         archive.materials.take(upload, type: type, kind: Core::Materials::Kinds.of(type)).first
       end
 
-      def lesson(upload)
+      # @param task [Symbol] see {Aside::Tasks}
+      def made_of(upload, task)
         path = archive.files.upload_path(upload[:id])
-        taken = aside(:take_lesson, path: path, course: upload[:course_id], by: someone![:id])
+        taken = aside(task, path: path, course: upload[:course_id], by: someone![:id])
         archive.uploads.cancel(upload)
         taken
       end

@@ -120,7 +120,7 @@ module Veranda
         MaterialFacts: object({ **MATERIAL, slides: list(shape(:Slide)), uses: list(shape(:Use)) }),
         Slide: object({ slide: INTEGER, w: INTEGER, h: INTEGER, words: STRING }),
         Use: object({ board: STRING, name: STRING, lesson_id: STRING, lesson: STRING }, about: 'A board that shows a material.'),
-        Upload: object({ id: STRING, offset: INTEGER, size: INTEGER, piece: INTEGER }, may: { material: STRING, lesson: STRING },
+        Upload: object({ id: STRING, offset: INTEGER, size: INTEGER, piece: INTEGER }, may: { material: STRING, lesson: STRING, recording: STRING },
                                                                                        about: 'How far a file has come.')
       }.freeze
 

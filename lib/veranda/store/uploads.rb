@@ -18,12 +18,13 @@ module Veranda
 
       # @param replaces [String, nil] id of the material of which this is a new version
       # @param label [String, nil] a label for the new material
-      # @param purpose [String] `material`, or `lesson` for a zip that a lesson is made of
+      # @param purpose [String] `material`, or `lesson` or `recording` for a zip that one is made of
       # @param sitting_id [String, nil] the class in which it is to be posted
       # @return [Hash] the upload
       # @raise [Core::Refusal] `file_too_large`, `file_empty`
       def begin(course_id:, person_id:, name:, size:, replaces: nil, label: nil, purpose: 'material', sitting_id: nil)
-        Core::Materials::Limits.check_size!(name, size)
+        limits = Core::Materials::Limits
+        limits.check_size!(name, size, most: purpose == 'recording' ? limits::MOST_RECORDED : limits::MOST_BYTES)
         id = Ids.call
         @db[:uploads].insert(id: id, course_id: course_id, person_id: person_id, name: Core::Materials::FileName.clean(name),
                              size: size, replaces: replaces, label: label, purpose: purpose, sitting_id: sitting_id)

@@ -43,6 +43,9 @@ module Veranda
         {}
       end
 
+      # @return [Hash] see {RecordingParts#call}
+      def recording_parts(path:, to:) = RecordingParts.new(path, to).call
+
       # @return [Hash] see {LessonParts#call}
       def lesson_parts(path:, to:) = LessonParts.new(path, to).call
     end

@@ -80,7 +80,7 @@ module Veranda
         stretches = @recording.clock.stretches
         view = @replay.last[:streams][NAMES.sitting(@sitting.id)]
         stood(stretches.last.last, { **view, status: 'ended', ended_at: stretches.last.last, opened_at: stretches.first.first, moves: [], activities: [],
-                                             recording: false, stretches: stretches.map { |from, to| { from: from, to: to } } })
+                                             stretches: stretches.map { |from, to| { from: from, to: to } } })
       end
 
       def people

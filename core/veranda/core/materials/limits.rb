@@ -19,18 +19,20 @@ module Veranda
         # What a zip may unpack to.
         MOST_UNPACKED = 1024 * MEGABYTE
         MOST_ENTRIES = 10_000
+        # Bytes of a recording's zip, packed or not: an hour of a few cameras is some hundreds of megabytes.
+        MOST_RECORDED = 8 * 1024 * MEGABYTE
         # On a list; of a larger shelf one finds the rest by searching.
         MOST_LISTED = 500
 
         module_function
 
         # @raise [Refusal] `file_empty`, `file_too_large`
-        def check_size!(name, size)
+        def check_size!(name, size, most: MOST_BYTES)
           raise Refusal.new(:file_empty, "“#{name}” is empty. Nothing was uploaded.") unless size.positive?
-          return if size <= MOST_BYTES
+          return if size <= most
 
           raise Refusal.new(:file_too_large,
-                            "“#{name}” has #{size / MEGABYTE} MB; the shelf takes up to #{MOST_BYTES / MEGABYTE} MB. " \
+                            "“#{name}” has #{size / MEGABYTE} MB; up to #{most / MEGABYTE} MB are taken. " \
                             'Make it smaller or split it.')
         end
       end

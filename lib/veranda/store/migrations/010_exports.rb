@@ -20,8 +20,17 @@ Sequel.migration do
         made_at timestamptz NOT NULL DEFAULT now()
       );
       CREATE INDEX ON exports (sitting_id, made_at);
+      -- A zip of which a recorded class is made.
+      ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check,
+        ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson', 'recording'));
     SQL
   end
 
-  down { run 'DROP TABLE exports' }
+  down do
+    run <<~SQL
+      DROP TABLE exports;
+      DELETE FROM uploads WHERE purpose = 'recording';
+      ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check, ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson'));
+    SQL
+  end
 end
