@@ -13,6 +13,7 @@ const Desk = lazy(() => import('./screens/Desk'));
 const Lesson = lazy(() => import('./screens/Lesson'));
 const LessonQuestions = lazy(() => import('./screens/LessonQuestions'));
 const ClassOfLesson = lazy(() => import('./screens/ClassOfLesson'));
+const AfterClass = lazy(() => import('./screens/AfterClass'));
 const ClassScreen = lazy(() => import('./screens/ClassScreen'));
 // Whoever comes straight to a class should not wait for one thing after another.
 if (location.pathname.startsWith('/classes/')) void import('./screens/ClassScreen');
@@ -36,6 +37,7 @@ export function App() {
           <Route path="/enter/:token" element={<Enter />} />
           <Route path="/recordings/:id" element={<Player />} />
           <Route path="/classes/:id" element={<ClassScreen />} />
+          <Route path="/classes/:id/after" element={<AfterClass />} />
           <Route path="/*" element={<SignedIn />} />
         </Screens>
       </Suspense>

@@ -70,6 +70,14 @@ module Veranda
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
       end
 
+      # @param person [Hash]
+      # @param watches [Boolean] whether they may watch the recording
+      # @return [Hash] see {Preparing::AfterClass#facts}
+      def after_class(sitting:, person:, watches:) = after(sitting, person, watches).facts
+
+      # @return [String] id of the copy
+      def own_copy(sitting:, person:, board:) = after(sitting, person, true).copy(board)
+
       # @param what [String] `transcript`, `posts`, `polls` or `boards`
       # @param format [String]
       # @return [String] path of the file
@@ -109,6 +117,10 @@ module Veranda
       end
 
       private
+
+      def after(sitting, person, watches)
+        Preparing::AfterClass.new(@archive, @archive.sittings.fetch(sitting), Core::Person.new(**person), (replay(sitting, captions: true) if watches))
+      end
 
       def some(rows, says) = rows.empty? ? raise(Core::Refusal.new(:nothing_there, says)) : rows
       def title(sitting) = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])[:title]

@@ -98,7 +98,37 @@ module Veranda
         play(material, number(version))
       end
 
+      # What is left of a class, for those who are of its course.
+      get '/api/classes/:id/after' do |id|
+        lesson, person, watches = left_of!(id)
+        json(id: id, lesson: lesson[:id], title: lesson[:title], number: lesson[:number], course: archive.course(lesson[:course_id])[:name],
+             staff: person.staff?, **aside(:after_class, sitting: id, person: person.to_h, watches: watches))
+      end
+
+      OWN = Core::Contract.define { required(:board).value(Core::Types::ID) }
+
+      # A board of it to go on with by oneself.
+      post '/api/classes/:id/own_copies' do |id|
+        _, person, watches = left_of!(id)
+        raise archive.recordings.no_such_recording unless watches
+
+        status 201
+        json(id: aside(:own_copy, sitting: id, person: person.to_h, **Core::Contract.check(OWN, input)))
+      end
+
       private
+
+      # @return [Array(Hash, Core::Person, Boolean)] the lesson, who asks, and whether they may watch the recording
+      def left_of!(id)
+        row = archive.sittings.fetch(id)
+        lesson = archive.lessons.fetch(row[:lesson_id])
+        person = in_lesson!(lesson)
+        raise Core::Refusal.new(:no_such_class, 'There is no such class.') if row[:rehearsal]
+        raise Core::Refusal.new(:goes_on, 'This class is not over yet.') unless archive.sittings.state(id).ended?
+
+        watches = reader.whole_recording?(archive.recordings.fetch(id), lesson) && !archive.recordings.recording(archive.recordings.fetch(id)).nil?
+        [lesson, person, watches]
+      end
 
       def sought = params['search'].to_s.scrub('').delete("\0")[0, LONGEST_SOUGHT]
 

@@ -13,8 +13,7 @@ module Veranda
 
       # @return [Array<Hash>] what was written to all, see {Core::Recordings::WrittenUp}
       def posts
-        posts = streams.select { |name,| kind(name) == :exchange }.flat_map { |_, view| view[:posts] }
-        posts.map do |post|
+        told_posts.map do |post|
           words = [post[:text], *('(a file)' if post[:file])].reject(&:empty?).join(' ')
           { from: @recording.clock.time(post[:at]), how: Core::Recordings::WrittenUp::WROTE, name: post[:name], words: words }
         end
@@ -39,18 +38,26 @@ module Veranda
         shown.filter_map { |(stream, _), results| [questions[stream], results] if questions[stream] }
       end
 
-      # @return [Array<Array(String, Core::Boards::Board)>] boards with anything on them, each with its name, as they were in the end
-      def boards
+      # @return [Array<String>] ids of files that were posted
+      def files = told_posts.filter_map { |post| post[:file] }
+
+      # @return [Array<Array(String, String, Core::Boards::Board)>] boards with anything on them, each with its id and name, as they were in
+      #   the end
+      def drawn
         names = @replay.shown.clean(@recording.sitting.boards).to_h { |board| board.values_at(:id, :name) }
-        found = streams.select { |name,| kind(name) == :board }
-        found.filter_map do |name, view|
+        streams.select { |name,| kind(name) == :board }.filter_map do |name, view|
           board = Core::Streams::Fold.seen(name, view)
-          [names[Core::Streams::StreamName.id(name)] || 'Board', board] if board.marks.any? || board.page_facts.any?
+          id = Core::Streams::StreamName.id(name)
+          [id, names[id] || 'Board', board] if board.marks.any? || board.page_facts.any?
         end
       end
 
+      # @return [Array<Array(String, Core::Boards::Board)>] the same by their names, see {Workshop::BoardFiles#pdf}
+      def boards = drawn.map { |_, name, board| [name, board] }
+
       private
 
+      def told_posts = streams.select { |name,| kind(name) == :exchange }.flat_map { |_, view| view[:posts] }
       def streams = @streams ||= @replay.last[:streams]
       def kind(name) = Core::Streams::StreamName.kind(name)
 

@@ -12,11 +12,14 @@ module Veranda
       end
 
       # @param person [String] id
-      # @return [Array<Hash>] `{ id:, title:, number:, course:, at:, length:, chapters:, shared:, staff:, taught:, sound: }`
+      # @return [Array<Hash>] `{ id:, title:, number:, course:, at:, length:, chapters:, shared:, staff:, taught:, size:, sound: }`, `size` in
+      #   bytes of sound and picture
       def of(person)
         roles = @archive.people.courses(person)
         lessons = @archive.lessons.of_courses(roles.keys).to_h { |lesson| [lesson[:id], lesson] }
-        @archive.recordings.of_lessons(lessons.keys).filter_map do |row|
+        rows = @archive.recordings.of_lessons(lessons.keys)
+        @sizes = @archive.tracks.sizes(rows.map { |row| row[:sitting_id] })
+        rows.filter_map do |row|
           lesson = lessons[row[:lesson_id]]
           staff = Core::Person::STAFF.include?(roles[lesson[:course_id]])
           facts(row, lesson, staff) if staff || row[:shared]
@@ -32,7 +35,7 @@ module Veranda
 
         { id: row[:sitting_id], title: lesson[:title], number: lesson[:number], course: course(lesson[:course_id]),
           at: recording.clock.stretches.first.first, length: recording.clock.length, chapters: chapters(recording),
-          shared: row[:shared], staff: staff, taught: taught(recording), sound: @archive.tracks.state(row[:sitting_id]) }
+          shared: row[:shared], staff: staff, taught: taught(recording), size: @sizes.fetch(row[:sitting_id], 0), sound: @archive.tracks.state(row[:sitting_id]) }
       end
 
       def course(id) = (@courses ||= {})[id] ||= @archive.course(id)[:name]

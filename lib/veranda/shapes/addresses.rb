@@ -92,6 +92,8 @@ module Veranda
         'PUT /api/recordings/:id/captions/:lang' => object({ problems: list(object({ line: INTEGER, says: STRING })) }),
         'POST /api/recordings/:id/watched' => object({}),
         'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
+        'GET /api/classes/:id/after' => shape(:AfterClass),
+        'POST /api/classes/:id/own_copies' => ID,
         'GET /api/recordings/:id/exports' => EXPORTS,
         'POST /api/recordings/:id/exports/films' => EXPORTS,
         'POST /api/recordings/:id/exports/zips' => EXPORTS,

@@ -127,7 +127,7 @@ module Veranda
       RECORDING = { **TITLED, course: STRING, at: MOMENT, length: INTEGER, shared: BOOLEAN, staff: BOOLEAN }.freeze
 
       RECORDINGS = {
-        RecordingRow: object({ **RECORDING, number: INTEGER, chapters: list(STRING), taught: list(STRING),
+        RecordingRow: object({ **RECORDING, number: INTEGER, size: INTEGER, chapters: list(STRING), taught: list(STRING),
                                             sound: maybe(one_of('waiting', 'ready', 'partly')) },
                              may: { places: list(shape(:RecordedPlace)) }),
         RecordedPlace: object({ at: MOMENT, words: STRING,
@@ -142,6 +142,15 @@ module Veranda
         RecordingWatching: object({ people: list(object({ name: STRING, minutes: INTEGER, seen_at: MOMENT })), by_link: INTEGER,
                                     from: MOMENT, minutes: list(INTEGER) },
                                   about: 'Who watched how many minutes; `minutes`: how many watched each, from the beginning.'),
+        AfterClass: object({ **TITLED, lesson: STRING, number: INTEGER, course: STRING, staff: BOOLEAN, opened: maybe(MOMENT), ended: MOMENT,
+                                       taught: list(STRING), said: INTEGER, posts: INTEGER,
+                                       recording: maybe(object({ length: INTEGER, chapters: list(shape(:Chapter)),
+                                                                 sound: maybe(one_of('waiting', 'ready', 'partly')) })),
+                                       boards: list(object({ **NAMED, pages: maybe(INTEGER) })),
+                                       polls: list(object({ text: STRING, round: INTEGER,
+                                                            rows: list(object({ words: STRING, count: INTEGER }, may: { right: maybe(BOOLEAN) })) })),
+                                       files: list(object({ title: STRING, kind: one_of(*KINDS), address: STRING })) },
+                           about: 'What is left of a class, as far as one may watch it; without that the boards that are open.'),
         RecordingExport: object({ id: STRING, kind: one_of(*Store::Exports::KINDS), formats: list(STRING), captions: STRING, done: NUMBER,
                                   state: one_of('waiting', 'making', 'ready', 'failed', 'outdated'), says: maybe(STRING), made_at: MOMENT,
                                   files: list(object({ name: STRING, size: INTEGER })) },

@@ -52,6 +52,12 @@ module Veranda
         @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).all
       end
 
+      # @param sitting_ids [Array<String>]
+      # @return [Hash{String => Integer}] bytes by class
+      def sizes(sitting_ids)
+        @db[:tracks].where(sitting_id: sitting_ids).group(:sitting_id).select_hash(:sitting_id, Sequel.function(:sum, :size).cast(:bigint).as(:size))
+      end
+
       # @return [Hash, nil] with the name of its `file` in the store
       def find(sitting_id, id) = @db[:tracks].first(sitting_id: sitting_id, id: id)
     end

@@ -120,7 +120,7 @@ module Veranda
       end
 
       def pictures
-        Shows.slides(lines.values).filter_map do |material, version, slide|
+        Preparing::Shows.slides(lines.values).filter_map do |material, version, slide|
           row = @archive.materials.slide(material, version, slide)
           file = "slides/#{material}-#{version}-#{slide}#{row[:type] == 'image/svg+xml' ? '.svg' : '.png'}"
           @files[file] = @archive.files.path(row[:picture])
@@ -132,7 +132,7 @@ module Veranda
 
       # Sounds and clips, as far as they are kept here.
       def played
-        Shows.played(lines.values).filter_map do |material, version, title|
+        Preparing::Shows.played(lines.values).filter_map do |material, version, title|
           row = @archive.materials.version(material, version)
           next unless row[:original] && @archive.files.exist?(row[:original])
 

@@ -1367,6 +1367,7 @@ export interface Shapes {
   RecordedPlace: RecordedPlace;
   RecordingFacts: RecordingFacts;
   RecordingWatching: RecordingWatching;
+  AfterClass: AfterClass;
   RecordingExport: RecordingExport;
   RecordingEdits: RecordingEdits;
   Captions: Captions;
@@ -3532,6 +3533,7 @@ export interface Upload {
   piece: number;
   material?: string;
   lesson?: string;
+  recording?: string;
 }
 export interface RecordingRow {
   id: string;
@@ -3542,6 +3544,7 @@ export interface RecordingRow {
   shared: boolean;
   staff: boolean;
   number: number;
+  size: number;
   chapters: string[];
   taught: string[];
   sound: ('waiting' | 'ready' | 'partly') | null;
@@ -3623,6 +3626,46 @@ export interface RecordingWatching {
   by_link: number;
   from: number;
   minutes: number[];
+}
+/**
+ * What is left of a class, as far as one may watch it; without that the boards that are open.
+ */
+export interface AfterClass {
+  id: string;
+  title: string;
+  lesson: string;
+  number: number;
+  course: string;
+  staff: boolean;
+  opened: number | null;
+  ended: number;
+  taught: string[];
+  said: number;
+  posts: number;
+  recording: {
+    length: number;
+    chapters: Chapter[];
+    sound: ('waiting' | 'ready' | 'partly') | null;
+  } | null;
+  boards: {
+    id: string;
+    name: string;
+    pages: number | null;
+  }[];
+  polls: {
+    text: string;
+    round: number;
+    rows: {
+      words: string;
+      count: number;
+      right?: boolean | null;
+    }[];
+  }[];
+  files: {
+    title: string;
+    kind: 'document' | 'picture' | 'sound' | 'clip' | 'link';
+    address: string;
+  }[];
 }
 /**
  * What is made of a recording to be taken away; `done`: what share of it, 0 to 1. One that is outdated was made before the last edit, and is given to nobody.

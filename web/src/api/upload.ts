@@ -8,8 +8,8 @@ export interface UploadRequest {
   /** Id of the material of which this is a new version. */
   replaces?: string;
   label?: string;
-  /** What is made of it: a material, or a lesson of its zip. */
-  purpose?: 'material' | 'lesson';
+  /** What is made of it: a material, or a lesson or a recording of its zip. */
+  purpose?: 'material' | 'lesson' | 'recording';
 }
 
 export interface UploadOptions {
@@ -22,6 +22,9 @@ const PIECE = 512 * 1024;
 /** ms between tries while the server cannot be reached, and how many tries. */
 const PAUSE = 1_500;
 const TRIES = 40;
+
+/** What came of an upload once it was whole. */
+const made = ({ material, lesson, recording }: Upload) => material ?? lesson ?? recording;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -50,14 +53,14 @@ async function send(progress: Upload, file: File, signal?: AbortSignal): Promise
 
 /**
  * Sends a file piece by piece. After a break it asks the server how far it had come and goes on from there.
- * @returns the id of the material, or of the lesson, that came of it
+ * @returns the id of the material, the lesson or the recording that came of it
  * @throws {Refused} when the server does not want it; an AbortError when it was cancelled
  */
 export async function upload(file: File, request: UploadRequest, { onProgress, signal }: UploadOptions = {}) {
   let progress = await post<Upload>('/api/uploads', { ...request, name: file.name, size: file.size });
   let tries = 0;
   try {
-    while (!progress.material && !progress.lesson) {
+    while (made(progress) === undefined) {
       try {
         progress = await send(progress, file, signal);
         tries = 0;
@@ -73,7 +76,7 @@ export async function upload(file: File, request: UploadRequest, { onProgress, s
     if (signal?.aborted) void remove(`/api/uploads/${progress.id}`).catch(() => undefined);
     throw error;
   }
-  return (progress.material ?? progress.lesson)!;
+  return made(progress)!;
 }
 
 /** Asks until a material is ready, or says that it will not be. */

@@ -8,6 +8,8 @@ import type { RecordingRow } from '../api/shapes';
 import { Shell } from '../parts/frame/Shell';
 import { Waiting } from '../parts/frame/Waiting';
 import { useRested } from '../parts/hooks/useRested';
+import { BringRecording } from './recordings/BringRecording';
+import { WithSeveral } from './recordings/WithSeveral';
 import { chosen, EVERYTHING, type Choice } from './recordings/choice';
 import { RecordingCard } from './recordings/RecordingCard';
 
@@ -17,6 +19,7 @@ const AGAIN = 1_000;
 /** All recordings one may watch, newest first, and where in them something was written, said or shown. */
 export default function Recordings() {
   const [choice, setChoice] = useState<Choice>(EVERYTHING);
+  const [several, setSeveral] = useState<string[]>([]);
   const sought = useRested(choice.words.trim(), 300);
   const recordings = useQuery({
     queryKey: ['recordings', sought],
@@ -39,8 +42,11 @@ export default function Recordings() {
         component="main"
         sx={{ flex: 1, overflowY: 'auto', p: { xs: 1.5, md: 3 }, pt: 2.5, width: 1, maxWidth: 980 }}
       >
-        <Box component="h1" sx={{ m: 0, typography: 'h1', mb: 1.5 }}>
-          Recordings
+        <Box sx={{ display: 'flex', alignItems: 'center', mb: 1.5 }}>
+          <Box component="h1" sx={{ m: 0, typography: 'h1', flex: 1 }}>
+            Recordings
+          </Box>
+          <BringRecording />
         </Box>
         <Box role="search" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>
           <TextField
@@ -74,9 +80,15 @@ export default function Recordings() {
               : 'None yet. A recording is here seconds after its class ends.')}
           {recordings.data.unread > 0 && ` ${recordings.data.unread} more are being read …`}
         </Box>
+        <WithSeveral chosen={several} onDone={() => setSeveral([])} />
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
           {rows.map((row) => (
-            <RecordingCard key={row.id} {...{ row, sought }} />
+            <RecordingCard
+              key={row.id}
+              {...{ row, sought }}
+              chosen={several.includes(row.id)}
+              onChoose={(on) => setSeveral(on ? [...several, row.id] : several.filter((id) => id !== row.id))}
+            />
           ))}
         </Box>
       </Box>

@@ -132,7 +132,7 @@ module Veranda
 
         # Of all slides and pictures that are on any page.
         def pictures
-          Shows.slides(told).filter_map do |slide|
+          Preparing::Shows.slides(told).filter_map do |slide|
             row = @archive.materials.slide(*slide)
             { material: slide[0], version: slide[1], slide: slide[2], path: @archive.files.path(row[:picture]), type: row[:type] }
           rescue Core::Refusal

@@ -61,6 +61,9 @@ export function ClassEnded({ sitting, you, facts }: Props) {
           >
             {you.staff ? 'Back to the lesson' : 'Look at the boards'}
           </Button>
+          <Button component={Link} to={`/classes/${sitting.id}/after`}>
+            All that is left of it
+          </Button>
           <Button component={Link} to={`/lessons/${facts.lesson}/questions`}>
             What was asked
           </Button>

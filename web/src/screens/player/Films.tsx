@@ -43,11 +43,15 @@ export function Films({ recording, languages }: Props) {
     },
     onSuccess: keep,
   });
+  const zip = useMutation({
+    mutationFn: () => post<{ exports: RecordingExport[] }>(`${path}/zips`),
+    onSuccess: keep,
+  });
   const drop = useMutation({
     mutationFn: (id: string) => remove<{ exports: RecordingExport[] }>(`${path}/${id}`),
     onSuccess: keep,
   });
-  const error = make.error ?? drop.error;
+  const error = make.error ?? zip.error ?? drop.error;
   return (
     <Box component="section" aria-label="A film" sx={{ mt: 2, pt: 2, borderTop: 1, borderColor: 'divider' }}>
       <Box component="h2" sx={{ m: 0, fontSize: 16 }}>
@@ -101,6 +105,17 @@ export function Films({ recording, languages }: Props) {
           {error.message}
         </Box>
       )}
+      <Box component="h2" sx={{ m: 0, mt: 2, fontSize: 16 }}>
+        All of it
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1 }}>
+        <Box sx={{ flex: '1 1 260px', fontSize: 14, color: 'text.secondary' }}>
+          One zip of open formats, to be kept or brought to another Veranda.
+        </Box>
+        <Button disabled={zip.isPending} onClick={() => zip.mutate()}>
+          Make the zip
+        </Button>
+      </Box>
       {data?.exports.map((one) => (
         <Made key={one.id} {...{ one, path }} onDrop={() => drop.mutate(one.id)} />
       ))}
@@ -128,7 +143,7 @@ function Made({ one, path, onDrop }: MadeProps) {
         {state === 'ready' &&
           files.map(({ name, size }) => (
             <Button key={name} size="small" component="a" href={`${path}/${id}/${name}`} download>
-              Save {FORMATS[name.split('.').at(-1) as keyof typeof FORMATS] ?? name}, {sizeOf(size)}
+              Save {FORMATS[name.split('.').at(-1) as keyof typeof FORMATS] ?? 'the zip'}, {sizeOf(size)}
             </Button>
           ))}
         <Button size="small" color="error" onClick={onDrop}>
@@ -155,5 +170,7 @@ const STANDS: Record<RecordingExport['state'], (percent: number) => string> = {
   outdated: () => 'The recording was edited since, so this is given to nobody. Make it again.',
 };
 
-const named = ({ formats, captions }: RecordingExport) =>
-  `Film as ${formats.map((format) => FORMATS[format as keyof typeof FORMATS]).join(' and ')}${captions === 'burnt' ? ', captions in the picture' : ''}`;
+const named = ({ kind, formats, captions }: RecordingExport) =>
+  kind === 'zip'
+    ? 'Zip of all'
+    : `Film as ${formats.map((format) => FORMATS[format as keyof typeof FORMATS]).join(' and ')}${captions === 'burnt' ? ', captions in the picture' : ''}`;

@@ -4,7 +4,19 @@ import { chosen, EVERYTHING } from './choice';
 import { snippet } from './snippet';
 
 const row = (id: string, day: number, course: string, ...taught: string[]): RecordingRow => ({
-  ...{ id, course, taught, title: id, number: 1, length: 1, shared: false, staff: true, chapters: [], sound: null },
+  ...{
+    id,
+    course,
+    taught,
+    title: id,
+    number: 1,
+    length: 1,
+    shared: false,
+    staff: true,
+    chapters: [],
+    sound: null,
+    size: 0,
+  },
   at: new Date(2026, 10, day, 18).getTime(),
 });
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Veranda
-  module Workshop
+  module Preparing
     # Looks through whatever is told of a class for the slides and pictures that are on its boards, and for what was played in it.
     module Shows
       module_function

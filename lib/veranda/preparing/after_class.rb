@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # What is left of a class for whoever was in its course: the recording, its boards, polls, words and what was played and posted, as far
+    # as they may watch it; without that the boards that are open to them.
+    class AfterClass
+      # Own boards of one person in a lesson, see {OwnBoard}.
+      MOST = OwnBoard::MOST
+
+      # @param archive [Store::Archive]
+      # @param sitting [Hash] row of the class
+      # @param person [Core::Person] in their role there
+      # @param replay [Store::Replay, nil] of what they may watch, with captions
+      def initialize(archive, sitting, person, replay)
+        @archive = archive
+        @row = sitting
+        @person = person
+        @replay = replay
+        @writing = replay && RecordedWriting.new(replay)
+      end
+
+      # @return [Hash] `{ opened:, ended:, taught:, recording:, boards:, polls:, files:, said:, posts: }`
+      def facts
+        sitting = @archive.sittings.state(@row[:id])
+        { opened: sitting.opened_at, ended: sitting.ended_at, taught: sitting.seats.each_value.select { |seat| seat.role == 'instructor' }.map(&:name),
+          recording: recording, boards: boards, polls: polls, files: @replay ? played + posted : [],
+          said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
+      end
+
+      # Makes a board of the class one's own, as it was in the end of the recording.
+      # @param board [String] id
+      # @return [String] id of the copy
+      # @raise [Core::Refusal] `no_such_board`, `too_many_boards`
+      def copy(board)
+        name = Core::Streams::StreamName.board(board)
+        view = @replay&.last&.dig(:streams, name) or raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.')
+        if @archive.lessons.owned(@row[:lesson_id], @person.id) >= MOST
+          raise Core::Refusal.new(:too_many_boards, "You have #{MOST} boards of your own in this lesson already.")
+        end
+
+        called = Core::Name.clean("#{@archive.lessons.board(board)[:name]}, my copy")
+        id = @archive.lessons.add_board(@row[:lesson_id], name: called, audience: 'people', outside: 'work', owner_id: @person.id,
+                                                          people: Sequel.pg_array([@person.id], :text))
+        Deciding::Perform.call(@archive.log, 'board.take_in', Core::Streams::Fold.seen(name, view).as_taken_in, stream: Core::Streams::StreamName.board(id))
+        id
+      end
+
+      private
+
+      def recording
+        return unless @replay
+
+        found = @replay.recording
+        { length: found.clock.length, chapters: @replay.shown.clean(found.chapters), sound: @archive.tracks.state(@row[:id]) }
+      end
+
+      def boards
+        return @writing.drawn.map { |id, name, board| { id: id, name: name, pages: board.pages.length } } if @replay
+
+        rows = @archive.lessons.boards(@row[:lesson_id]).select { |row| Core::Access.board?(@person, row) }
+        rows.map { |row| { id: row[:id], name: row[:name], pages: nil } }
+      end
+
+      def polls
+        return [] unless @replay
+
+        @writing.polls.map { |question, shown| { text: question[:text], round: shown[:round], rows: Core::Polls::ShownResults.rows(question, shown) } }
+      end
+
+      # Of what was played in the main room, what is kept here.
+      def played
+        Shows.played(@replay.all).filter_map do |material, version, title|
+          row = @archive.materials.version(material, version)
+          { title: title, kind: row[:kind], address: "/api/recordings/#{@row[:id]}/clips/#{material}/#{version}" } if row[:original]
+        rescue Core::Refusal
+          nil
+        end
+      end
+
+      def posted
+        ids = @writing.files
+        @archive.materials.find_all(ids).map { |row| { title: row[:name], kind: row[:kind], address: "/api/materials/#{row[:id]}/1/original" } }
+      end
+    end
+  end
+end
