@@ -7,6 +7,7 @@ import { get, post } from '../api/http';
 import type { AfterClass as Facts } from '../api/shapes';
 import { Ribbon } from '../parts/frame/Ribbon';
 import { Waiting } from '../parts/frame/Waiting';
+import { SaveAs } from '../parts/files/SaveAs';
 import { useSaving } from '../parts/hooks/useSaving';
 import { clockTime, count, day, duration } from '../parts/words/times';
 import { ShownBars } from './after/ShownBars';
@@ -73,6 +74,12 @@ function Part({ title, under, children }: { title: string; under?: string; child
   );
 }
 
+const FORMATS = [
+  ['txt', 'Text'],
+  ['csv', 'CSV'],
+  ['vtt', 'WebVTT'],
+] as const;
+
 function Recorded({ data: { id, staff, recording, said, posts } }: { data: Facts }) {
   const saving = useSaving();
   if (!recording)
@@ -99,22 +106,12 @@ function Recorded({ data: { id, staff, recording, said, posts } }: { data: Facts
         ))}
       </Box>
       {written.length > 0 && (
-        <Box sx={{ mt: 2, display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.5 }}>
-          <Box sx={{ flex: '1 1 220px' }}>Transcript, {written.join(' and ')}</Box>
-          {[
-            ['txt', 'Text'],
-            ['csv', 'CSV'],
-            ['vtt', 'WebVTT'],
-          ].map(([format, name]) => (
-            <Button
-              key={format}
-              size="small"
-              aria-label={`Transcript as ${name}`}
-              onClick={() => saving.save(`/api/recordings/${id}/transcript.${format}`)}
-            >
-              {name}
-            </Button>
-          ))}
+        <Box sx={{ mt: 2 }}>
+          <SaveAs
+            what={`Transcript, ${written.join(' and ')}`}
+            formats={FORMATS}
+            onSave={(format) => saving.save(`/api/recordings/${id}/transcript.${format}`)}
+          />
         </Box>
       )}
       {saving.says && <Box role="status">{saving.says}</Box>}

@@ -5,6 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import { useState } from 'react';
 import type { RecordingFacts } from '../../api/shapes';
+import { SaveAs } from '../../parts/files/SaveAs';
 import { useSaving } from '../../parts/hooks/useSaving';
 import { Films } from './Films';
 
@@ -50,19 +51,7 @@ export function TakeAway({ recording, languages }: Props) {
             There at once
           </Box>
           {[...AT_ONCE, ...captions].map(([what, files]) => (
-            <Box key={what} sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.5, mt: 0.5 }}>
-              <Box sx={{ flex: '1 1 200px' }}>{what}</Box>
-              {files.map(([name, format]) => (
-                <Button
-                  key={name}
-                  size="small"
-                  aria-label={`${what} as ${format}`}
-                  onClick={() => saving.save(`${path}/${name}`)}
-                >
-                  {format}
-                </Button>
-              ))}
-            </Box>
+            <SaveAs key={what} what={what} formats={files} onSave={(name) => saving.save(`${path}/${name}`)} />
           ))}
           {saving.says && (
             <Box role="status" sx={{ mt: 1, fontSize: 14 }}>

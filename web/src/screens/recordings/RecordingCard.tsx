@@ -49,7 +49,7 @@ export function RecordingCard({ row, sought, chosen, onChoose }: Props) {
           </Box>
           <Box sx={{ fontSize: 14, color: 'text.secondary' }}>{row.chapters.join(' · ')}</Box>
         </Box>
-        <Box sx={{ textAlign: 'right', fontSize: 14 }}>
+        <Box sx={{ textAlign: { md: 'right' }, fontSize: 14, flex: { xs: 1, md: 'none' } }}>
           <strong>{duration(row.length)}</strong>
           {facts.filter(Boolean).map((fact) => (
             <Box key={String(fact)} sx={{ color: 'text.secondary' }}>
@@ -57,12 +57,14 @@ export function RecordingCard({ row, sought, chosen, onChoose }: Props) {
             </Box>
           ))}
         </Box>
-        <Button component={Link} to={`/classes/${row.id}/after`}>
-          The class
-        </Button>
-        <Button component={Link} to={`/recordings/${row.id}`}>
-          Watch
-        </Button>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <Button component={Link} to={`/classes/${row.id}/after`}>
+            The class
+          </Button>
+          <Button component={Link} to={`/recordings/${row.id}`}>
+            Watch
+          </Button>
+        </Box>
       </Box>
       {row.places && <Places recording={row.id} places={row.places} sought={sought} />}
     </Box>
