@@ -6,7 +6,7 @@ require_relative '../core_helper'
 RSpec.describe 'The layers of Veranda' do
   root = File.expand_path('../..', __dir__)
   # From the ground up; what stands in one row may name each other.
-  layers = [%w[core], %w[store], %w[deciding], %w[preparing], %w[workshop live stand_ins], %w[aside], %w[http shapes]]
+  layers = [%w[core], %w[store], %w[deciding], %w[preparing], %w[workshop live stand_ins shapes], %w[aside], %w[http]]
   rank = layers.each_with_index.flat_map { |names, i| names.map { |name| [name, i] } }.to_h
   modules = rank.keys.to_h { |name| [name.split('_').map(&:capitalize).join, name] }
 

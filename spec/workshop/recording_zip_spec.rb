@@ -54,7 +54,7 @@ RSpec.describe Veranda::Workshop::RecordingZip do
 
   # What is seen at a moment, whatever ids boards and the class have.
   def seen(replay, t)
-    views = replay.at(t)[:streams].to_h { |name, view| [Veranda::Core::Recordings::ZipManifest.name(name)[/\w+/], view] }
+    views = replay.at(t)[:streams].to_h { |name, view| [Veranda::Core::Recordings::ZipManifest.called(name)[/\w+/], view] }
     place = views['place'].merge(shown: views['place'][:shown]&.slice(:page), rules: nil)
     [place, views['board']&.fetch(:marks), views['exchange'], views['sitting'][:seats].map { |seat| seat[:id] }]
   end

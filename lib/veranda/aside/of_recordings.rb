@@ -70,6 +70,16 @@ module Veranda
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
       end
 
+      # @param viewer [String, nil]
+      # @return [Hash] `{ every:, parts:, quiet:, own: }`, see {Core::Recordings::Happened}
+      def recording_happened(sitting:, viewer:, only: nil)
+        one = replay(sitting, only: only, captions: true)
+        captioned = one.captioned
+        cues = captioned.languages.flat_map { |lang| captioned.cues(lang) }
+        happened = Core::Recordings::Happened.new(one.all, cues: cues, length: one.recording.clock.length)
+        { every: happened.every, parts: happened.parts, quiet: happened.quiet, own: happened.own(viewer && one.shown.clean({ id: viewer })&.fetch(:id)) }
+      end
+
       # @param person [Hash]
       # @param watches [Boolean] whether they may watch the recording
       # @return [Hash] see {Preparing::AfterClass#facts}

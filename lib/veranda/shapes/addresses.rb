@@ -10,6 +10,7 @@ module Veranda
       SITTING = object({ sitting: STRING })
       LINKS = object({ links: list(shape(:LinkRow)) })
       EXPORTS = object({ exports: list(shape(:RecordingExport)) })
+      NOTES = object({ notes: list(shape(:RecordingNote)) })
       NOTHING = object({})
 
       ALL = {
@@ -94,6 +95,10 @@ module Veranda
         'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
         'GET /api/classes/:id/after' => shape(:AfterClass),
         'POST /api/classes/:id/own_copies' => ID,
+        'GET /api/recordings/:id/happened' => shape(:RecordingHappened),
+        'GET /api/recordings/:id/notes' => NOTES,
+        'POST /api/recordings/:id/notes' => NOTES,
+        'DELETE /api/recordings/:id/notes/:note' => NOTES,
         'GET /api/recordings/:id/exports' => EXPORTS,
         'POST /api/recordings/:id/exports/films' => EXPORTS,
         'POST /api/recordings/:id/exports/zips' => EXPORTS,

@@ -151,6 +151,11 @@ module Veranda
                                                             rows: list(object({ words: STRING, count: INTEGER }, may: { right: maybe(BOOLEAN) })) })),
                                        files: list(object({ title: STRING, kind: one_of(*KINDS), address: STRING })) },
                            about: 'What is left of a class, as far as one may watch it; without that the boards that are open.'),
+        RecordingHappened: object({ every: INTEGER, parts: list(NUMBER), quiet: list(pair(INTEGER)),
+                                    own: list(object({ t: INTEGER, kind: one_of(*Core::Recordings::Happened::OWN.values), words: maybe(STRING) })) },
+                                  about: 'How much happened in each part of a recording, `every` so many ms; where nothing did; and what one ' \
+                                         'did oneself. Times are ms of the recording.'),
+        RecordingNote: object({ id: STRING, at: MOMENT, words: STRING }),
         RecordingExport: object({ id: STRING, kind: one_of(*Store::Exports::KINDS), formats: list(STRING), captions: STRING, done: NUMBER,
                                   state: one_of('waiting', 'making', 'ready', 'failed', 'outdated'), says: maybe(STRING), made_at: MOMENT,
                                   files: list(object({ name: STRING, size: INTEGER })) },

@@ -58,7 +58,7 @@ module Veranda
           stretches: @recording.clock.stretches, people: people, boards: boards,
           chapters: @shown.clean(@recording.chapters).map { |chapter| chapter.slice(:title, :at) },
           captions: captions.keys.map { |lang| { lang: lang, file: "captions/#{lang}.vtt" } }, tracks: tracks, pictures: pictures,
-          played: played, streams: lines.keys.map { |name| { name: ZIPPED.name(name), file: file_of(name) } } }
+          played: played, streams: lines.keys.map { |name| { name: ZIPPED.called(name), file: file_of(name) } } }
       end
 
       def file_of(stream) = "streams/#{ZIPPED.name(stream)}.jsonl"

@@ -1368,6 +1368,8 @@ export interface Shapes {
   RecordingFacts: RecordingFacts;
   RecordingWatching: RecordingWatching;
   AfterClass: AfterClass;
+  RecordingHappened: RecordingHappened;
+  RecordingNote: RecordingNote;
   RecordingExport: RecordingExport;
   RecordingEdits: RecordingEdits;
   Captions: Captions;
@@ -3666,6 +3668,24 @@ export interface AfterClass {
     kind: 'document' | 'picture' | 'sound' | 'clip' | 'link';
     address: string;
   }[];
+}
+/**
+ * How much happened in each part of a recording, `every` so many ms; where nothing did; and what one did oneself. Times are ms of the recording.
+ */
+export interface RecordingHappened {
+  every: number;
+  parts: number[];
+  quiet: [number, number][];
+  own: {
+    t: number;
+    kind: 'post' | 'hand' | 'question' | 'mark';
+    words: string | null;
+  }[];
+}
+export interface RecordingNote {
+  id: string;
+  at: number;
+  words: string;
 }
 /**
  * What is made of a recording to be taken away; `done`: what share of it, 0 to 1. One that is outdated was made before the last edit, and is given to nobody.

@@ -32,7 +32,7 @@ module Veranda
           return if size <= most
 
           raise Refusal.new(:file_too_large,
-                            "“#{name}” has #{size / MEGABYTE} MB; up to #{most / MEGABYTE} MB are taken. " \
+                            "“#{name}” has #{size / MEGABYTE} MB; the shelf takes up to #{most / MEGABYTE} MB. " \
                             'Make it smaller or split it.')
         end
       end

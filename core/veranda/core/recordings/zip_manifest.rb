@@ -112,8 +112,8 @@ module Veranda
         end
 
         # @param name [String] of a stream here
-        # @return [String] its name in a zip
-        def name(name)
+        # @return [String] what it is called in a zip
+        def called(name)
           kind = Streams::StreamName.kind(name)
           part = kind == :board ? Streams::StreamName.id(name) : Streams::StreamName.part(name)
           part ? "#{kind}.#{part}" : kind.to_s

@@ -20,6 +20,16 @@ Sequel.migration do
         made_at timestamptz NOT NULL DEFAULT now()
       );
       CREATE INDEX ON exports (sitting_id, made_at);
+      -- What somebody noted for themselves at a moment of a recording (ms since the epoch).
+      CREATE TABLE notes (
+        id text PRIMARY KEY,
+        sitting_id text NOT NULL REFERENCES sittings ON DELETE CASCADE,
+        person_id text NOT NULL REFERENCES people ON DELETE CASCADE,
+        at bigint NOT NULL,
+        words text NOT NULL,
+        made_at timestamptz NOT NULL DEFAULT now()
+      );
+      CREATE INDEX ON notes (sitting_id, person_id);
       -- A zip of which a recorded class is made.
       ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check,
         ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson', 'recording'));
@@ -29,6 +39,7 @@ Sequel.migration do
   down do
     run <<~SQL
       DROP TABLE exports;
+      DROP TABLE notes;
       DELETE FROM uploads WHERE purpose = 'recording';
       ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check, ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson'));
     SQL
