@@ -59,6 +59,7 @@ RSpec.describe 'A film', type: :journey do
     session.find('[data-mark]', match: :first, wait: 20)
     session.execute_script(<<~JS, *SIZE)
       const box = document.querySelector('main svg').parentElement;
+      box.querySelectorAll('button').forEach((one) => one.remove());
       Object.assign(box.style, { position: 'fixed', inset: '0 auto auto 0', width: arguments[0] + 'px', height: arguments[1] + 'px', zIndex: 9999 });
     JS
     sleep(0.6)

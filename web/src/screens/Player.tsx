@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
-import type { RecordingFacts } from '../api/shapes';
+import type { RecordingFacts, RecordingHappened } from '../api/shapes';
 import { CaptionMenu } from '../captions/CaptionMenu';
 import { useCaptionWish } from '../captions/wish';
 import { MAIN } from '../live/streams';
@@ -23,6 +23,8 @@ import { Share } from './player/Share';
 import { TakeAway } from './player/TakeAway';
 import type { Recorder } from './player/Recorder';
 import { useCaptions } from './player/useCaptions';
+import { useHappened, useSkipping } from './player/useHappened';
+import { useNotes } from './player/useNotes';
 import { usePlayback, useTold } from './player/usePlayback';
 import { useWatched } from './player/useWatched';
 import { WordsThen } from './player/WordsThen';
@@ -36,6 +38,8 @@ const SOUND = {
   partly: 'Some of the sound or picture could not be made ready.',
   ready: null,
 } as const;
+
+const NONE: RecordingHappened['own'] = [];
 
 const SPEEDS = [0.5, 1, 1.25, 1.5, 2, 3];
 
@@ -68,8 +72,13 @@ function Playing({ facts }: { facts: RecordingFacts }) {
   useWatched(recorder, facts);
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [editing, setEditing] = useState(false);
+  const [large, setLarge] = useState(false);
   const captions = useCaptions(facts.id);
   const [wish] = useCaptionWish();
+  const happened = useHappened(facts.id, facts.length);
+  const notes = useNotes(facts.id);
+  const own = happened?.own ?? NONE;
+  const marked = [...own.map(({ t }) => t), ...notes.notes.map((note) => recorder.timeOf(note.at))];
   const nudge = (ms: number) => recorder.seek(Math.min(Math.max(recorder.time + ms, 0), facts.length));
   useShortcuts({
     ' ': ['Play or pause', recorder.toggle],
@@ -91,12 +100,12 @@ function Playing({ facts }: { facts: RecordingFacts }) {
       <Box
         sx={{
           ...{ flex: 1, minHeight: 0, display: 'grid' },
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 320px' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `minmax(0, 1fr) ${large ? 'minmax(0, 1fr)' : '320px'}` },
           gridTemplateRows: { xs: 'auto minmax(0, 1fr) 40%', md: 'auto minmax(0, 1fr)' },
           gridTemplateAreas: { xs: '"seen" "paper" "words"', md: '"paper seen" "paper words"' },
         }}
       >
-        <TracksThen recorder={recorder} facts={facts} />
+        <TracksThen {...{ recorder, facts, large }} onLarge={setLarge} />
         <Box
           component="main"
           sx={{
@@ -122,7 +131,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         {editing ? (
           <EditPanel {...{ recorder, facts }} onDone={() => setEditing(false)} />
         ) : (
-          <WordsThen {...{ recorder, facts, at, captions }} />
+          <WordsThen {...{ recorder, facts, at, captions, own, notes }} />
         )}
       </Box>
       <Box
@@ -130,7 +139,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         aria-label="Playing"
         sx={{ flex: 'none', borderTop: 1, borderColor: 'divider', p: 1.5, pb: 1.75 }}
       >
-        <Controls recorder={recorder} facts={facts} languages={captions.languages} />
+        <Controls {...{ recorder, facts, happened, marked, languages: captions.languages }} />
       </Box>
     </Box>
   );
@@ -144,16 +153,23 @@ interface ControlsProps {
   facts: RecordingFacts;
   /** Of captions. */
   languages: string[];
+  happened?: RecordingHappened;
+  /** ms at which one did or noted something oneself. */
+  marked: number[];
 }
 
-function Controls({ recorder, facts, languages }: ControlsProps) {
+function Controls({ recorder, facts, languages, happened, marked }: ControlsProps) {
+  const [skips, setSkips] = useSkipping(recorder, happened?.quiet);
   const time = useTold(recorder, (at) => Math.floor(at.time / TELL_EVERY) * TELL_EVERY);
   const playing = useTold(recorder, (at) => at.playing);
   const speed = useTold(recorder, (at) => at.speed);
   const trouble = useTold(recorder, (at) => at.trouble);
   return (
     <>
-      <Scrubber length={facts.length} chapters={facts.chapters} time={time} onSeek={recorder.seek} />
+      <Scrubber
+        {...{ length: facts.length, chapters: facts.chapters, time, happened, marked }}
+        onSeek={recorder.seek}
+      />
       <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1.5, mt: 1.25 }}>
         <Button variant="contained" color="primary" onClick={recorder.toggle} sx={{ minWidth: 84 }}>
           {playing ? 'Pause' : 'Play'}
@@ -165,6 +181,11 @@ function Controls({ recorder, facts, languages }: ControlsProps) {
           {speed} ×
         </Button>
         <RoomThen recorder={recorder} facts={facts} />
+        {(happened?.quiet.length ?? 0) > 0 && (
+          <Button aria-pressed={skips} onClick={() => setSkips(!skips)}>
+            Skip what is quiet
+          </Button>
+        )}
         {languages.length > 0 && <CaptionMenu languages={languages} />}
         <Box sx={{ flex: 1 }} />
         {!facts.staff && (

@@ -166,7 +166,7 @@ describe('the scrubber', () => {
   ];
   it('goes by keys within the recording, and says where it is', () => {
     const onSeek = vi.fn();
-    render(<Scrubber length={200_000} chapters={chapters} time={61_000} onSeek={onSeek} />);
+    render(<Scrubber marked={[]} length={200_000} chapters={chapters} time={61_000} onSeek={onSeek} />);
     const slider = screen.getByRole('slider');
     expect(slider.getAttribute('aria-valuetext')).toBe('1:01, Crossing');
     for (const key of ['ArrowLeft', 'PageUp', 'PageDown', 'Home', 'End']) fireEvent.keyDown(slider, { key });
@@ -216,6 +216,8 @@ describe('the player', () => {
     answers.by = {
       '/api/recordings/s/at': { t: 0, wall: 1_000, streams: { 'place/s.main': place, 'exchange/s.main': { posts } } },
       '/api/recordings/s/entries': { from: 0, to: 60_000, entries: [] },
+      '/api/recordings/s/happened': { every: 5_000, parts: [], quiet: [], own: [] },
+      '/api/recordings/s/notes': { notes: [] },
       '/api/recordings/s': facts,
     };
     render(page(<Player />, '/recordings/:id', '/recordings/s'));

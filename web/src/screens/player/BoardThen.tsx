@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
-import { useMemo } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Mark, RecordingFacts } from '../../api/shapes';
 import { heightOf } from '../../board/geometry/boxes';
 import { marksOf } from '../../board/page/marksOf';
 import { Marks } from '../../board/page/Marks';
-import { PageView } from '../../board/page/PageView';
+import { PageLook } from '../../board/page/PageLook';
 import { PointerGlow } from '../../board/others/Glimpsed';
 import type { BoardState } from '../../live/board';
 import { clipPosition, type PlaceState } from '../../live/place';
@@ -17,6 +17,8 @@ import { withAddress } from '../class/rooms/AddressLine';
 import { ClipMedia } from '../../clips/ClipMedia';
 import { plays } from '../../clips/useClip';
 import { ScreenThen } from './TracksThen';
+import { useShortcuts } from '../../parts/hooks/useShortcuts';
+import { Pages, type Elsewhere } from './Pages';
 import { useTold } from './usePlayback';
 
 interface Props {
@@ -75,6 +77,9 @@ function ShownThen({ recorder, facts, at }: Props) {
   const shown = place?.shown;
   const board = useTold(recorder, () => (shown ? recorder.view<BoardState>(boardStream(shown.board)) : undefined));
   const onItsWay = useTold(recorder, () => recorder.onItsWay);
+  const [left, setLeft] = useState<Elsewhere | null>(null);
+  useShortcuts({ b: ['Back to what was on show', () => setLeft(null)] });
+  const elsewhere = useTold(recorder, () => left && recorder.view<BoardState>(boardStream(left.board)));
   if (!shown || !board) {
     const says =
       !place || (shown && recorder.holds(shown.board)) || onItsWay ? 'One moment …' : 'No board was on show.';
@@ -84,11 +89,35 @@ function ShownThen({ recorder, facts, at }: Props) {
       </Box>
     );
   }
-  const title =
-    [...facts.boards, ...facts.rooms.flatMap(({ boards }) => boards)].find((row) => row.id === shown.board)?.name ??
-    'Board';
-  return <PageThen recorder={recorder} board={board} id={shown.board} page={shown.page} title={title} />;
+  const names = [...facts.boards, ...facts.rooms.flatMap(({ boards }) => boards)];
+  const name = (id: string) => names.find((row) => row.id === id)?.name ?? 'Board';
+  const where = left && elsewhere?.pages.includes(left.page) ? left : shown;
+  const seen = where === left ? elsewhere! : board;
+  return (
+    <PageThen
+      recorder={recorder}
+      board={seen}
+      id={where.board}
+      page={where.page}
+      title={name(where.board)}
+      beside={
+        <Pages
+          {...{ shown, pages: seen.pages, at: where, left: where === left }}
+          boards={boardsKnown(recorder).map((id) => ({ id, name: name(id) }))}
+          firstPage={(id) => recorder.view<BoardState>(boardStream(id))?.pages[0]}
+          onGo={(to) => setLeft(to && to.board === shown.board && to.page === shown.page ? null : to)}
+        />
+      }
+    />
+  );
 }
+
+/** @returns ids of boards that have been on show up to now, since the last jump */
+const boardsKnown = (recorder: Recorder): string[] =>
+  recorder
+    .names()
+    .filter((name) => name.startsWith(boardStream('')))
+    .map((name) => name.slice(boardStream('').length));
 
 /** Whether a stroke is being drawn at a moment of the class. */
 const grows = (mark: Mark, wall: number) => mark.took !== undefined && wall >= mark.at && wall < mark.at + mark.took;
@@ -99,10 +128,11 @@ interface PageProps {
   id: string;
   page: string;
   title: string;
+  beside: ReactNode;
 }
 
 /** Most marks stand still while a recording plays; only those that grow are drawn anew with each tick. */
-function PageThen({ recorder, board, id, page, title }: PageProps) {
+function PageThen({ recorder, board, id, page, title, beside }: PageProps) {
   const marks = useMemo(() => marksOf(board, page), [board, page]);
   const drawn = useMemo(() => marks.filter((mark) => mark.took !== undefined), [marks]);
   const growing = useTold(recorder, ({ wall }) =>
@@ -117,11 +147,17 @@ function PageThen({ recorder, board, id, page, title }: PageProps) {
   }, [marks, growing]);
   const pageHeight = useMemo(() => heightOf(board, page), [board, page]);
   return (
-    <PageView title={`${title}, ${marks.length} marks`} height={pageHeight} ground={board.facts.get(page)?.ground}>
+    <PageLook
+      key={`${id} ${page}`}
+      title={`${title}, ${marks.length} marks`}
+      height={pageHeight}
+      ground={board.facts.get(page)?.ground}
+      beside={beside}
+    >
       <Marks marks={still} authors={board.authors} />
       {moving.length > 0 && <Growing recorder={recorder} marks={moving} authors={board.authors} />}
       <PointerThen recorder={recorder} board={id} page={page} authors={board.authors} />
-    </PageView>
+    </PageLook>
   );
 }
 

@@ -1,17 +1,22 @@
 import Box from '@mui/material/Box';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import type { Chapter } from '../../api/shapes';
+import type { Chapter, RecordingHappened } from '../../api/shapes';
 import { duration } from '../../parts/words/times';
+import { Happenings } from './Happenings';
 
 interface Props {
   length: number;
   chapters: Chapter[];
   time: number;
+  /** How much happened when, once that is known. */
+  happened?: RecordingHappened;
+  /** ms at which one did or noted something oneself. */
+  marked: number[];
   onSeek: (to: number) => void;
 }
 
 /** The run strip of the class as its scrubber: chapters in proportion, what was watched filled. */
-export function Scrubber({ length, chapters, time, onSeek }: Props) {
+export function Scrubber({ length, chapters, time, happened, marked, onSeek }: Props) {
   const share = length > 0 ? (time / length) * 100 : 0;
   const present = chapters.find((chapter) => time >= chapter.from && time < chapter.to);
 
@@ -61,6 +66,7 @@ export function Scrubber({ length, chapters, time, onSeek }: Props) {
         aria-hidden
         sx={{ position: 'absolute', top: 0, bottom: 0, left: 0, width: `${share}%`, bgcolor: 'veranda.wash' }}
       />
+      {happened && length > 0 && <Happenings {...{ happened, length, marked }} />}
       {chapters.map((chapter) => (
         <Box
           key={chapter.from}

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
 import type { RecordingFacts, Track } from '../../api/shapes';
 import { keepInStep } from '../../parts/media/inStep';
@@ -13,6 +14,12 @@ const EARLY = 6_000;
 interface Props {
   recorder: Recorder;
   facts: RecordingFacts;
+}
+
+interface SeenProps extends Props {
+  /** Whether pictures take half of the room. */
+  large: boolean;
+  onLarge: (large: boolean) => void;
 }
 
 /** @returns whether a track was heard or seen in the room that is watched: its own, and whoever spoke to all rooms */
@@ -32,7 +39,7 @@ const now = (recorder: Recorder, { id, tracks }: RecordingFacts, early = 0): Tra
   );
 
 /** What was heard and seen at a moment of a recording, in the main room or the one that is watched: pictures in a row, sounds beneath. */
-export function TracksThen({ recorder, facts }: Props) {
+export function TracksThen({ recorder, facts, large, onLarge }: SeenProps) {
   const near = useTold(recorder, () =>
     now(recorder, facts, EARLY)
       .map(({ id }) => id)
@@ -75,11 +82,18 @@ export function TracksThen({ recorder, facts }: Props) {
             },
             ...{
               overflowX: { xs: 'auto', md: 'hidden' },
-              maxHeight: { md: '56vh' },
+              maxHeight: { md: large ? '70vh' : '56vh' },
               overflowY: { xs: 'hidden', md: 'auto' },
             },
           }}
         >
+          {seen[0] && (
+            <Box component="li" sx={{ display: { xs: 'none', md: 'block' }, gridColumn: '1 / -1' }}>
+              <Button size="small" onClick={() => onLarge(!large)}>
+                {large ? 'Smaller pictures' : 'Larger pictures'}
+              </Button>
+            </Box>
+          )}
           {pictures.map((track) => (
             <Box
               key={track.id}

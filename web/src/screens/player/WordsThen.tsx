@@ -1,13 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { RecordingFacts } from '../../api/shapes';
+import type { RecordingFacts, RecordingHappened } from '../../api/shapes';
 import { exchangeStream } from '../../live/streams';
 import { ExchangeThen } from './ExchangeThen';
 import { FindThen } from './FindThen';
 import type { Recorder } from './Recorder';
 import { Transcript } from './Transcript';
 import type { useCaptions } from './useCaptions';
+import type { useNotes } from './useNotes';
+import { YoursThen } from './YoursThen';
 
 interface Props {
   recorder: Recorder;
@@ -15,14 +17,19 @@ interface Props {
   /** Which place is watched. */
   at: string;
   captions: ReturnType<typeof useCaptions>;
+  own: RecordingHappened['own'];
+  notes: ReturnType<typeof useNotes>;
 }
 
-const SIDES = { exchange: 'Exchange at this moment', transcript: 'What was said' } as const;
+const SIDES = { exchange: 'Exchange', transcript: 'What was said', yours: 'Yours' } as const;
 
 /** Beside the board: what was written up to now, or what was said, in writing. */
-export function WordsThen({ recorder, facts, at, captions }: Props) {
+export function WordsThen({ recorder, facts, at, captions, own, notes }: Props) {
   const [side, setSide] = useState<keyof typeof SIDES>('exchange');
-  const both = captions.lines.length > 0 || facts.staff;
+  const sides = (Object.keys(SIDES) as (keyof typeof SIDES)[]).filter(
+    (one) =>
+      (one !== 'transcript' || captions.lines.length > 0 || facts.staff) && (one !== 'yours' || facts.you !== null),
+  );
   return (
     <Box
       component="aside"
@@ -40,17 +47,23 @@ export function WordsThen({ recorder, facts, at, captions }: Props) {
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, p: 1.75, pb: 1 }}>
         <Box component="h2" sx={{ m: 0, flex: 1, typography: 'h2' }}>
-          {SIDES[side]}
+          {side === 'exchange' ? 'Exchange at this moment' : SIDES[side]}
         </Box>
-        {both && (
-          <Button size="small" onClick={() => setSide(side === 'exchange' ? 'transcript' : 'exchange')}>
-            {side === 'exchange' ? 'What was said' : 'Exchange'}
-          </Button>
-        )}
       </Box>
+      {sides.length > 1 && (
+        <Box sx={{ display: 'flex', gap: 0.5, px: 1.75, pb: 1 }}>
+          {sides.map((one) => (
+            <Button key={one} size="small" aria-pressed={one === side} onClick={() => setSide(one)}>
+              {SIDES[one]}
+            </Button>
+          ))}
+        </Box>
+      )}
       <FindThen recorder={recorder} recording={facts.id}>
         {side === 'exchange' ? (
           <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+        ) : side === 'yours' ? (
+          <YoursThen {...{ recorder, own, notes }} />
         ) : (
           <Transcript {...{ recorder, facts, captions }} />
         )}

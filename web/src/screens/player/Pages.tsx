@@ -1,0 +1,70 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+
+/** A page that one looks at instead of the one on show. */
+export interface Elsewhere {
+  board: string;
+  page: string;
+}
+
+interface Props {
+  shown: Elsewhere;
+  /** Which page one looks at, of these. */
+  at: Elsewhere;
+  pages: readonly string[];
+  /** Whether that is another than the one on show. */
+  left: boolean;
+  /** Boards that are known at this moment. */
+  boards: { id: string; name: string }[];
+  firstPage: (board: string) => string | undefined;
+  onGo: (to: Elsewhere | null) => void;
+}
+
+/** Leaves the page on show for another, while sound and time go on, and comes back. */
+export function Pages({ at, pages, left, boards, firstPage, onGo }: Props) {
+  const index = pages.indexOf(at.page);
+  const turn = (by: number) => onGo({ board: at.board, page: pages[index + by]! });
+  return (
+    <>
+      {left && (
+        <Button size="small" variant="contained" color="primary" onClick={() => onGo(null)} title="B">
+          Back to what was on show
+        </Button>
+      )}
+      {boards.length > 1 && (
+        <TextField
+          select
+          size="small"
+          value={at.board}
+          onChange={({ target }) => {
+            const page = firstPage(target.value);
+            if (page) onGo({ board: target.value, page });
+          }}
+          slotProps={{ htmlInput: { 'aria-label': 'Board that you look at' } }}
+          sx={{ maxWidth: 180, bgcolor: 'background.paper', borderRadius: 1, '& .MuiSelect-select': { py: 0.5 } }}
+        >
+          {boards.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {pages.length > 1 && (
+        <>
+          <Button size="small" aria-label="Page before" disabled={index <= 0} onClick={() => turn(-1)}>
+            ‹
+          </Button>
+          <Box sx={{ alignSelf: 'center', fontSize: 14, px: 0.5, bgcolor: 'background.paper', borderRadius: 1 }}>
+            {index + 1} of {pages.length}
+          </Box>
+          <Button size="small" aria-label="Page after" disabled={index >= pages.length - 1} onClick={() => turn(1)}>
+            ›
+          </Button>
+        </>
+      )}
+    </>
+  );
+}
