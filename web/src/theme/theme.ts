@@ -85,6 +85,11 @@ export const theme = createTheme({
         outlined: ({ theme: t }) => ({
           borderColor: t.vars.palette.divider,
           backgroundColor: t.vars.palette.background.paper,
+          // One that stays down.
+          '&[aria-pressed="true"]': {
+            backgroundColor: t.vars.palette.veranda.wash,
+            borderColor: t.vars.palette.primary.main,
+          },
         }),
       },
     },

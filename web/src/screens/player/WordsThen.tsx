@@ -45,13 +45,13 @@ export function WordsThen({ recorder, facts, at, captions, own, notes }: Props) 
         flexDirection: 'column',
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, p: 1.75, pb: 1 }}>
-        <Box component="h2" sx={{ m: 0, flex: 1, typography: 'h2' }}>
+      <Box sx={{ display: { xs: sides.length > 1 ? 'none' : 'block', md: 'block' }, p: 1.75, pb: 1 }}>
+        <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
           {side === 'exchange' ? 'Exchange at this moment' : SIDES[side]}
         </Box>
       </Box>
       {sides.length > 1 && (
-        <Box sx={{ display: 'flex', gap: 0.5, px: 1.75, pb: 1 }}>
+        <Box sx={{ display: 'flex', gap: 0.5, px: 1.75, pb: 1, pt: { xs: 1, md: 0 } }}>
           {sides.map((one) => (
             <Button key={one} size="small" aria-pressed={one === side} onClick={() => setSide(one)}>
               {SIDES[one]}
@@ -59,15 +59,17 @@ export function WordsThen({ recorder, facts, at, captions, own, notes }: Props) 
           ))}
         </Box>
       )}
-      <FindThen recorder={recorder} recording={facts.id}>
-        {side === 'exchange' ? (
-          <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
-        ) : side === 'yours' ? (
-          <YoursThen {...{ recorder, own, notes }} />
-        ) : (
-          <Transcript {...{ recorder, facts, captions }} />
-        )}
-      </FindThen>
+      {side === 'yours' ? (
+        <YoursThen {...{ recorder, own, notes }} />
+      ) : (
+        <FindThen recorder={recorder} recording={facts.id}>
+          {side === 'exchange' ? (
+            <ExchangeThen recorder={recorder} stream={exchangeStream(facts.id, at)} />
+          ) : (
+            <Transcript {...{ recorder, facts, captions }} />
+          )}
+        </FindThen>
+      )}
     </Box>
   );
 }
