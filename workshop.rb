@@ -9,3 +9,4 @@ Veranda::Workshop::Work.open(
   Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 6),
                               files: Veranda::Environment.files)
 )
+Veranda::Workshop::ForgetRecordings.keep_doing(Veranda::Workshop::Work.archive.db)

@@ -116,16 +116,26 @@ module Veranda
         give_away(aside(:transcript, sitting: id, format: format), name, type)
       end
 
-      POLICY = Core::Contract.define { required(:private_in_transcripts).value(:bool) }
+      POLICY = Core::Contract.define do
+        optional(:private_in_transcripts).value(:bool)
+        optional(:keep_recordings).maybe(:integer, gteq?: 1, lteq?: 3_650)
+        optional(:add_missed).value(:bool)
+      end
+      POLICIES = %i[private_in_transcripts keep_recordings add_missed].freeze
 
-      # What a course keeps of what was written.
+      # What a course keeps of its classes, and for how long.
+      get '/api/courses/:id/policy' do |id|
+        teaching!(id)
+        json(archive.course(id).slice(*POLICIES))
+      end
+
       patch '/api/courses/:id' do |id|
         role = archive.people.courses(someone![:id])[id]
         raise Core::Refusal.new(:staff_only, 'Only instructors decide that.') unless role == 'instructor'
 
         facts = Core::Contract.check(POLICY, input)
-        archive.update_course(id, **facts)
-        json(facts)
+        archive.update_course(id, **facts) if facts.any?
+        json(archive.course(id).slice(*POLICIES))
       end
 
       private

@@ -43,7 +43,7 @@ module Veranda
         return unless row
 
         here = row[:status] == 'planned' ? 0 : archive.sittings.state(row[:id]).present.length
-        recording = row[:status] == 'ended' && archive.recordings.fetch(row[:id])
+        recording = row[:status] == 'ended' && archive.recordings.find(row[:id])
         { id: row[:id], status: row[:status], here: here, shared: recording ? recording[:shared] : false,
           recorded: recording ? archive.recordings.recording(recording)&.clock&.length : nil }
       end

@@ -96,7 +96,7 @@ module Veranda
 
       # @return [String] `none`, `ready` to be watched, or `waiting` for staff to share it
       def recording(row, lesson)
-        kept = row[:status] == 'ended' && archive.recordings.fetch(row[:id])
+        kept = row[:status] == 'ended' && archive.recordings.find(row[:id])
         return 'none' unless kept && archive.recordings.recording(kept)
 
         reader.recording?(kept, lesson) ? 'ready' : 'waiting'

@@ -16,6 +16,7 @@ module Veranda
         person = staff_of_recording!(id)
         raise Core::Refusal.new(:unknown_command, 'That cannot be done to a recording.') unless EDITS.include?(edit)
 
+        add_missed!(id) if edit == 'add_stretch'
         aside(:edit_recording, sitting: id, edit: edit, with: input, by: person.to_h)
         edits(id)
       end
@@ -31,7 +32,21 @@ module Veranda
         FileUtils.rm_f(path) if path
       end
 
+      # Lets go of it for good.
+      delete '/api/recordings/:id' do |id|
+        staff_of_recording!(id)
+        archive.recordings.delete(id)
+        json({})
+      end
+
       private
+
+      def add_missed!(id)
+        lesson = archive.lessons.fetch(archive.recordings.fetch(id)[:lesson_id])
+        return if archive.course(lesson[:course_id])[:add_missed]
+
+        raise Core::Refusal.new(:only_recorded, 'In this course only what was recorded is shown. An instructor can decide otherwise for the course.')
+      end
 
       def edits(id)
         staff_of_recording!(id)

@@ -126,8 +126,14 @@ module Veranda
         raise Core::Refusal.new(:no_such_class, 'There is no such class.') if row[:rehearsal]
         raise Core::Refusal.new(:goes_on, 'This class is not over yet.') unless archive.sittings.state(id).ended?
 
-        watches = reader.whole_recording?(archive.recordings.fetch(id), lesson) && !archive.recordings.recording(archive.recordings.fetch(id)).nil?
-        [lesson, person, watches]
+        [lesson, person, watches_all?(id, lesson)]
+      end
+
+      def watches_all?(id, lesson)
+        row = archive.recordings.fetch(id)
+        reader.whole_recording?(row, lesson) && !archive.recordings.recording(row).nil?
+      rescue Core::Refusal
+        false
       end
 
       def sought = params['search'].to_s.scrub('').delete("\0")[0, LONGEST_SOUGHT]

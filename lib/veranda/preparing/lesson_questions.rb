@@ -36,7 +36,7 @@ module Veranda
       end
 
       def recorded?(row, teaches)
-        found = @archive.recordings.fetch(row[:id])
+        found = @archive.recordings.find(row[:id]) or return false
         !@archive.recordings.recording(found).nil? && (teaches || found[:shared])
       end
     end

@@ -20,7 +20,7 @@ module Veranda
         @people = People.new(db)
         @lessons = Lessons.new(db, @log)
         @sittings = Sittings.new(db, @log, @lessons)
-        @recordings = Recordings.new(db, @log, @sittings)
+        @recordings = Recordings.new(db, @log, @sittings, @files)
         @links = Links.new(db)
         @boards = BoardList.new(db, @log)
         @pairings = Pairings.new(db)
@@ -40,10 +40,10 @@ module Veranda
       # @return [LessonCopies]
       def copies = LessonCopies.new(self)
 
-      # @return [Hash] `{ id:, name:, private_in_transcripts: }`
+      # @return [Hash] `{ id:, name:, private_in_transcripts:, keep_recordings:, add_missed: }`
       def course(id) = @db[:courses].first(id: id)
 
-      # @param changes [Hash] `private_in_transcripts:`
+      # @param changes [Hash] `private_in_transcripts:`, `keep_recordings:`, `add_missed:`
       def update_course(id, **changes) = @db[:courses].where(id: id).update(changes)
     end
   end

@@ -42,6 +42,9 @@ module Veranda
         name
       end
 
+      # @return [Array<String>] names of what lies right below a folder
+      def children(name) = Dir.exist?(path(name)) ? Dir.children(path(name)) : []
+
       # Throws away all below a name.
       def clear(name) = FileUtils.rm_rf(path(name))
 

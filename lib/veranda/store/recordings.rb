@@ -4,24 +4,30 @@ module Veranda
   module Store
     # Recordings: the classes that were recorded, and how they were edited and shared since.
     class Recordings
-      def initialize(db, log, sittings)
+      # Tables of what goes with a recording; tracks take their parts with them.
+      WITH_IT = %i[tracks exports watching notes recorded_words links].freeze
+      # Folders of its files.
+      FOLDERS = %w[tracks exports].freeze
+
+      def initialize(db, log, sittings, files)
         @db = db
         @log = log
         @sittings = sittings
+        @files = files
       end
 
       # @param lesson_ids [Array<String>]
       # @return [Array<Hash>] `{ sitting_id:, lesson_id:, shared: }` of real classes, newest first
       def of_lessons(lesson_ids)
-        rows.where(lesson_id: lesson_ids, rehearsal: false).reverse(:made_at).map { |row| tidy(row) }
+        rows.where(lesson_id: lesson_ids, rehearsal: false, deleted_at: nil).reverse(:made_at).map { |row| tidy(row) }
       end
 
       # @return [Hash]
       # @raise [Core::Refusal] `no_such_recording`
-      def fetch(sitting_id)
-        row = rows.first(Sequel[:sittings][:id] => sitting_id)
-        row ? tidy(row) : raise(no_such_recording)
-      end
+      def fetch(sitting_id) = find(sitting_id) || raise(no_such_recording)
+
+      # @return [Hash, nil] nil also of one that was let go of
+      def find(sitting_id) = rows.first(Sequel[:sittings][:id] => sitting_id, deleted_at: nil)&.then { |row| tidy(row) }
 
       # Of edits that take long to read, and are asked for by themselves.
       LONG = %w[captions_set].freeze
@@ -47,6 +53,39 @@ module Veranda
       # @param changes [Hash] `shared`
       def update(sitting_id, **changes)
         @db[:recordings].insert_conflict(target: :sitting_id, update: changes).insert(sitting_id: sitting_id, **changes)
+      end
+
+      # Lets go of a recording: its sounds and pictures, what was made of it, links to it, notes in it and who watched it. What was drawn and
+      # written stays what it was, of the lesson and of the class.
+      def delete(sitting_id)
+        @db.transaction do
+          update(sitting_id, deleted_at: Time.now, shared: false, sound: nil, read_at: nil)
+          WITH_IT.each { |table| @db[table].where(sitting_id: sitting_id).delete }
+        end
+        FOLDERS.each { |folder| @files.clear("#{folder}/#{sitting_id}") }
+      end
+
+      # @return [Boolean]
+      def deleted?(sitting_id) = @db[:recordings].where(sitting_id: sitting_id).exclude(deleted_at: nil).any?
+
+      # @param now [Time]
+      # @return [Array<String>] ids of classes whose recordings their courses keep no longer
+      def due(now: Time.now)
+        @db[:sittings].join(:lessons, id: :lesson_id).join(:courses, id: Sequel[:lessons][:course_id])
+                      .left_join(:recordings, sitting_id: Sequel[:sittings][:id])
+                      .where(status: 'ended', deleted_at: nil).exclude(keep_recordings: nil)
+                      .where { Sequel[:sittings][:made_at] + (Sequel.lit("interval '1 day'") * :keep_recordings) < now }
+                      .select_map(Sequel[:sittings][:id])
+      end
+
+      # Files of classes that are there no more.
+      # @return [Array<String>] what was let go of
+      def sweep
+        FOLDERS.flat_map do |folder|
+          there = @files.children(folder)
+          gone = there - @db[:sittings].where(id: there).select_map(:id)
+          gone.map { |id| "#{folder}/#{id}" }.each { |name| @files.clear(name) }
+        end
       end
 
       # @return [Boolean] whether the students of the course may watch it

@@ -16,6 +16,8 @@ module Veranda
       # @param folder [String] where the media server writes
       def run(sitting, folder)
         @sitting = sitting
+        return forget(folder) if Work.archive.recordings.deleted?(sitting)
+
         open, whole = files(folder).partition { |path| path.end_with?('.tmp') && Time.now - File.mtime(path) < STILL }
         failed = whole.reject { |path| keep(path) }
         # One that is left open is taken once nobody writes to it any more.
@@ -29,6 +31,9 @@ module Veranda
       private
 
       def tracks = Work.archive.tracks
+
+      # The recording was let go of before it was ready.
+      def forget(folder) = files(folder).each { |path| FileUtils.rm_f(path) }
 
       def files(folder)
         Dir.glob('*.mjr{,.tmp}', base: folder).sort.select { |file| Core::Recordings::Take.of(file)&.sitting == @sitting }

@@ -61,7 +61,7 @@ module Veranda
           played: played, streams: lines.keys.map { |name| { name: ZIPPED.called(name), file: file_of(name) } } }
       end
 
-      def file_of(stream) = "streams/#{ZIPPED.name(stream)}.jsonl"
+      def file_of(stream) = "streams/#{ZIPPED.called(stream)}.jsonl"
 
       # What each stream says: as it stood where each stretch begins, and its entries from there on.
       # @return [Hash{String => Array<Hash>}]

@@ -1334,6 +1334,7 @@ export interface Shapes {
   LinkRow: LinkRow;
   GuestFacts: GuestFacts;
   Course: Course;
+  CoursePolicy: CoursePolicy;
   Finding: Finding;
   DeskFacts: DeskFacts;
   DeskLesson: DeskLesson;
@@ -3089,6 +3090,14 @@ export interface Course {
   id: string;
   name: string;
   role: string;
+}
+/**
+ * What a course keeps; `keep_recordings`: for how many days, for ever where it does not say.
+ */
+export interface CoursePolicy {
+  private_in_transcripts: boolean;
+  keep_recordings: number | null;
+  add_missed: boolean;
 }
 export interface Finding {
   code: string;

@@ -8,6 +8,7 @@ import type { RecordingRow } from '../api/shapes';
 import { Shell } from '../parts/frame/Shell';
 import { Waiting } from '../parts/frame/Waiting';
 import { useRested } from '../parts/hooks/useRested';
+import { HowLongKept } from './recordings/HowLongKept';
 import { BringRecording } from './recordings/BringRecording';
 import { WithSeveral } from './recordings/WithSeveral';
 import { chosen, EVERYTHING, type Choice } from './recordings/choice';
@@ -42,10 +43,11 @@ export default function Recordings() {
         component="main"
         sx={{ flex: 1, overflowY: 'auto', p: { xs: 1.5, md: 3 }, pt: 2.5, width: 1, maxWidth: 980 }}
       >
-        <Box sx={{ display: 'flex', alignItems: 'center', mb: 1.5 }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
           <Box component="h1" sx={{ m: 0, typography: 'h1', flex: 1 }}>
             Recordings
           </Box>
+          <HowLongKept />
           <BringRecording />
         </Box>
         <Box role="search" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 2 }}>

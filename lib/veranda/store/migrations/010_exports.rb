@@ -30,6 +30,11 @@ Sequel.migration do
         made_at timestamptz NOT NULL DEFAULT now()
       );
       CREATE INDEX ON notes (sitting_id, person_id);
+      -- How many days recordings of a course are kept (for ever where it does not say), and whether what was not recorded may be added.
+      ALTER TABLE courses ADD COLUMN keep_recordings integer CHECK (keep_recordings > 0), ADD COLUMN add_missed boolean NOT NULL DEFAULT true;
+      ALTER TABLE recordings ADD COLUMN deleted_at timestamptz;
+      -- How loud each second of a sound is at most, 0 to 100; none of those that were kept before.
+      ALTER TABLE tracks ADD COLUMN levels smallint[];
       -- A zip of which a recorded class is made.
       ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check,
         ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson', 'recording'));
@@ -40,6 +45,9 @@ Sequel.migration do
     run <<~SQL
       DROP TABLE exports;
       DROP TABLE notes;
+      ALTER TABLE courses DROP COLUMN keep_recordings, DROP COLUMN add_missed;
+      ALTER TABLE recordings DROP COLUMN deleted_at;
+      ALTER TABLE tracks DROP COLUMN levels;
       DELETE FROM uploads WHERE purpose = 'recording';
       ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check, ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson'));
     SQL

@@ -47,7 +47,7 @@ export function Share({ recording, wallNow }: Props) {
             />
           </Box>
           <ShareLinks {...{ recording, wallNow }} />
-          <WhoWatched recording={recording.id} />
+          <WhoWatched recording={recording.id} chapters={recording.chapters} />
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setOpen(false)}>Close</Button>

@@ -1,11 +1,16 @@
 import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
-import type { RecordingWatching } from '../../api/shapes';
+import type { Chapter, RecordingWatching } from '../../api/shapes';
 import { clockTime, count, day } from '../../parts/words/times';
 
+interface Props {
+  recording: string;
+  chapters: Chapter[];
+}
+
 /** For staff: who watched how much, and which minutes were watched most. */
-export function WhoWatched({ recording }: { recording: string }) {
+export function WhoWatched({ recording, chapters }: Props) {
   const { data } = useQuery({
     queryKey: ['recording-watching', recording],
     queryFn: () => get<RecordingWatching>(`/api/recordings/${recording}/watching`),
@@ -13,7 +18,8 @@ export function WhoWatched({ recording }: { recording: string }) {
   if (!data) return null;
   const { people, by_link, minutes, from } = data;
   const most = Math.max(...minutes);
-  const busiest = minutes.indexOf(most);
+  const busiest = from + minutes.indexOf(most) * 60_000;
+  const chapter = chapters.findLast(({ at }) => at <= busiest + 60_000)?.title;
   return (
     <Box
       component="section"
@@ -34,7 +40,8 @@ export function WhoWatched({ recording }: { recording: string }) {
             ))}
           </Box>
           <Box sx={{ color: 'text.secondary' }}>
-            Watched most at {clockTime(from + busiest * 60_000)}, by {most}
+            Watched most at {clockTime(busiest)}
+            {chapter && ` in “${chapter}”`}, by {most}
             {by_link > 0 && ` · ${count(by_link, 'browser')} by link`}
           </Box>
           <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0 }}>

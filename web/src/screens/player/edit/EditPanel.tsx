@@ -5,6 +5,7 @@ import { Waiting } from '../../../parts/frame/Waiting';
 import type { Recorder } from '../Recorder';
 import { ChapterFields } from './ChapterFields';
 import { ClassBar } from './ClassBar';
+import { DeleteRecording } from './DeleteRecording';
 import { Named } from './Named';
 import { Parts } from './Parts';
 import { Stretch } from './Stretch';
@@ -52,6 +53,7 @@ export function EditPanel({ recorder, facts, onDone }: Props) {
           <Parts {...{ edits, busy, edit }} />
           <ChapterFields {...{ facts, recorder, busy, edit }} />
           <Named {...{ edits, busy, edit }} />
+          <DeleteRecording recording={facts.id} />
         </>
       ) : (
         <Waiting says="Looking at what was edited" />
