@@ -85,3 +85,24 @@ RSpec.describe Veranda::Workshop::CutTracks do
     expect(ARCHIVE.tracks.state(sitting)).to eq('partly')
   end
 end
+
+RSpec.describe Veranda::Workshop::MeasureTracks do
+  it 'hears a tone, a silence and nothing in what is damaged' do
+    Veranda::Workshop::Work.open(ARCHIVE)
+    sitting = fresh_class[:sitting]
+    began = Lessons::NOW.call
+    path = File.join(ARCHIVE.files.scratch, "#{rand(10**9)}.webm")
+    system('ffmpeg', '-v', 'error', '-f', 'lavfi', '-t', '3', '-i', 'sine', '-f', 'lavfi', '-t', '3', '-i', 'anullsrc=r=44100:cl=mono', '-filter_complex', 'concat=n=2:v=0:a=1',
+           '-c:a', 'libopus', '-y', path, exception: true)
+    broken = File.join(ARCHIVE.files.scratch, "#{rand(10**9)}.webm").tap { |file| File.write(file, 'no sound') }
+    { 'farah' => path, 'jonas' => broken }.each do |who, file|
+      take = Veranda::Core::Recordings::Take.new(sitting: sitting, place: 'main', person: who, since: began)
+      ARCHIVE.tracks.add(take, name: take.name, path: file, kind: 'sound', began_at: began, length: 6_000)
+    end
+    described_class.run(sitting)
+    heard, = ARCHIVE.tracks.levels(sitting, 'main').map { |row| row[:levels].to_a }.sort_by(&:length).reverse
+    expect(heard.length).to be_between(6, 7)
+    expect([heard[0..2].min > 60, heard[4..5].max]).to eq([true, 0])
+    expect(ARCHIVE.tracks.unmeasured(sitting)).to eq([])
+  end
+end

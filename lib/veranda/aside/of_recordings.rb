@@ -70,6 +70,13 @@ module Veranda
         file(format, format == 'srt' ? Core::Recordings::WebVtt.srt(cues) : Core::Recordings::WebVtt.write(cues))
       end
 
+      # @return [Hash] `{ every:, parts:, silences: }`, see {Core::Recordings::Levels}
+      def recording_levels(sitting:)
+        class_of = @archive.sittings.state(sitting)
+        levels = Core::Recordings::Levels.new(@archive.tracks.levels(sitting, Core::Sittings::Places::MAIN), from: class_of.opened_at, to: class_of.ended_at)
+        { every: levels.every, parts: levels.parts, silences: levels.silences }
+      end
+
       # @param viewer [String, nil]
       # @return [Hash] `{ every:, parts:, quiet:, own: }`, see {Core::Recordings::Happened}
       def recording_happened(sitting:, viewer:, only: nil)

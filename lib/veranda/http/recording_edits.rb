@@ -9,6 +9,14 @@ module Veranda
       # How it was edited, for those who do.
       get('/api/recordings/:id/edits') { |id| edits(id) }
 
+      # How loud it was, for whoever looks for where to cut.
+      get '/api/recordings/:id/levels' do |id|
+        staff_of_recording!(id)
+        raise archive.recordings.no_such_recording unless archive.sittings.state(id).ended?
+
+        json(aside(:recording_levels, sitting: id))
+      end
+
       EDITS = Core::Commands::EDITING.map { |command| command.wire_name.delete_prefix('recording.') }.freeze
 
       # Does one of these to it.

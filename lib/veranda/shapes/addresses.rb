@@ -97,6 +97,7 @@ module Veranda
         'GET /api/recordings/:id/watching' => shape(:RecordingWatching),
         'GET /api/classes/:id/after' => shape(:AfterClass),
         'POST /api/classes/:id/own_copies' => ID,
+        'GET /api/recordings/:id/levels' => shape(:RecordingLevels),
         'GET /api/recordings/:id/happened' => shape(:RecordingHappened),
         'GET /api/recordings/:id/notes' => NOTES,
         'POST /api/recordings/:id/notes' => NOTES,

@@ -157,6 +157,8 @@ module Veranda
                                     own: list(object({ t: INTEGER, kind: one_of(*Core::Recordings::Happened::OWN.values), words: maybe(STRING) })) },
                                   about: 'How much happened in each part of a recording, `every` so many ms; where nothing did; and what one ' \
                                          'did oneself. Times are ms of the recording.'),
+        RecordingLevels: object({ every: INTEGER, parts: list(INTEGER), silences: list(pair(MOMENT)) },
+                                about: 'How loud it was in each part of a class, 0 to 100, `every` so many s; and where nobody was heard.'),
         RecordingNote: object({ id: STRING, at: MOMENT, words: STRING }),
         RecordingExport: object({ id: STRING, kind: one_of(*Store::Exports::KINDS), formats: list(STRING), captions: STRING, done: NUMBER,
                                   state: one_of('waiting', 'making', 'ready', 'failed', 'outdated'), says: maybe(STRING), made_at: MOMENT,

@@ -8,7 +8,10 @@ module Veranda
     class Tracks
       # The job that makes them playable, by name, since it lives above; and the queue of what takes minutes.
       JOB = 'Veranda::Workshop::KeepTracks'
+      LISTENS = 'Veranda::Workshop::MeasureTracks'
       QUEUE = 'documents'
+      # What is told of each but its levels, which are many.
+      COLUMNS = %i[id sitting_id place person_id kind began_at length size file].freeze
       # s after the end of a class, by when the media server has closed its files.
       PAUSE = 1
 
@@ -49,8 +52,25 @@ module Veranda
 
       # @return [Array<Hash>] `{ id:, place:, person_id:, kind:, began_at:, length:, size:, file: }` in order of time
       def of(sitting_id)
-        @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).all
+        @db[:tracks].where(sitting_id: sitting_id).order(:began_at, :id).select(*COLUMNS).all
       end
+
+      # Has it listened to how loud they are, once they can be played.
+      def measure(sitting_id)
+        Que.connection = @db
+        Que.enqueue(sitting_id, job_options: { job_class: LISTENS, queue: QUEUE })
+      end
+
+      # @return [Array<Hash>] `{ id:, file: }` of sounds that nobody has listened to yet
+      def unmeasured(sitting_id) = @db[:tracks].where(sitting_id: sitting_id, kind: 'sound', levels: nil).select(:id, :file).all
+
+      # @return [Array<Hash>] `{ began_at:, levels: }` of what was heard in a place
+      def levels(sitting_id, place)
+        @db[:tracks].where(sitting_id: sitting_id, place: place).exclude(levels: nil).select(:began_at, :levels).all
+      end
+
+      # @param levels [Array<Integer>] of each second, 0 to 100
+      def measured(id, levels) = @db[:tracks].where(id: id).update(levels: Sequel.pg_array(levels, :smallint))
 
       # @param sitting_ids [Array<String>]
       # @return [Hash{String => Integer}] bytes by class
@@ -59,7 +79,7 @@ module Veranda
       end
 
       # @return [Hash, nil] with the name of its `file` in the store
-      def find(sitting_id, id) = @db[:tracks].first(sitting_id: sitting_id, id: id)
+      def find(sitting_id, id) = @db[:tracks].select(*COLUMNS).first(sitting_id: sitting_id, id: id)
     end
   end
 end

@@ -26,6 +26,7 @@ module Veranda
         tracks.report(sitting, failed.empty? ? 'ready' : 'partly')
         # Cut before it was ready.
         Work.archive.track_parts.want(sitting)
+        tracks.measure(sitting)
       end
 
       private

@@ -148,7 +148,10 @@ module Veranda
           @kept << "tracks/#{@sitting}"
           @archive.tracks.add(take, name: "#{take.name}-#{name}", path: facts[:path], kind: row[:kind], began_at: row[:from], length: facts[:length])
         end
-        @archive.tracks.report(@sitting, rows.all?(&:last) ? 'ready' : 'partly') if rows.any?
+        return if rows.empty?
+
+        @archive.tracks.report(@sitting, rows.all?(&:last) ? 'ready' : 'partly')
+        @archive.tracks.measure(@sitting)
       end
 
       # A file in which there is anything but sound or picture as browsers play them is none.

@@ -1370,6 +1370,7 @@ export interface Shapes {
   RecordingWatching: RecordingWatching;
   AfterClass: AfterClass;
   RecordingHappened: RecordingHappened;
+  RecordingLevels: RecordingLevels;
   RecordingNote: RecordingNote;
   RecordingExport: RecordingExport;
   RecordingEdits: RecordingEdits;
@@ -3690,6 +3691,14 @@ export interface RecordingHappened {
     kind: 'post' | 'hand' | 'question' | 'mark';
     words: string | null;
   }[];
+}
+/**
+ * How loud it was in each part of a class, 0 to 100, `every` so many s; and where nobody was heard.
+ */
+export interface RecordingLevels {
+  every: number;
+  parts: number[];
+  silences: [number, number][];
 }
 export interface RecordingNote {
   id: string;

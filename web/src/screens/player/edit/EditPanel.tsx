@@ -1,14 +1,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { RecordingFacts } from '../../../api/shapes';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { get } from '../../../api/http';
+import type { RecordingFacts, RecordingLevels } from '../../../api/shapes';
 import { Waiting } from '../../../parts/frame/Waiting';
+import { clockTime } from '../../../parts/words/times';
 import type { Recorder } from '../Recorder';
 import { ChapterFields } from './ChapterFields';
 import { ClassBar } from './ClassBar';
 import { DeleteRecording } from './DeleteRecording';
 import { Named } from './Named';
 import { Parts } from './Parts';
-import { Stretch } from './Stretch';
+import { Stretch, type Times } from './Stretch';
 import { useEdits } from './useEdits';
 
 interface Props {
@@ -20,6 +24,13 @@ interface Props {
 /** Editing a recording while one watches it: what is left out, what is hidden, and its chapters. Nothing is lost by it. */
 export function EditPanel({ recorder, facts, onDone }: Props) {
   const { edits, edit, busy, says } = useEdits(facts.id, (left) => recorder.renew(left));
+  const levels = useQuery({
+    queryKey: ['recording-levels', facts.id],
+    queryFn: () => get<RecordingLevels>(`/api/recordings/${facts.id}/levels`),
+  }).data;
+  const [times, setTimes] = useState<Times | null>(null);
+  const points = [...facts.chapters.map(({ at }) => at), ...(levels?.silences.flat() ?? [])];
+  const chosen = times ?? { from: edits ? clockTime(edits.from, true) : '', to: '' };
   return (
     <Box
       component="aside"
@@ -48,8 +59,11 @@ export function EditPanel({ recorder, facts, onDone }: Props) {
       )}
       {edits ? (
         <>
-          <ClassBar {...{ edits, recorder }} />
-          <Stretch {...{ edits, recorder, busy, edit }} />
+          <ClassBar
+            {...{ edits, recorder, levels, points, chosen }}
+            onChoose={(from, to) => setTimes({ from: clockTime(from, true), to: clockTime(to, true) })}
+          />
+          <Stretch {...{ edits, recorder, busy, edit, points }} times={chosen} onTimes={setTimes} />
           <Parts {...{ edits, busy, edit }} />
           <ChapterFields {...{ facts, recorder, busy, edit }} />
           <Named {...{ edits, busy, edit }} />

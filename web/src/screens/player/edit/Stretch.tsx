@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import type { RecordingEdits } from '../../../api/shapes';
 import { clockTime } from '../../../parts/words/times';
 import type { Recorder } from '../Recorder';
 import { onTheDay } from './onTheDay';
+import { snapped } from './snapped';
 import type { Edit } from './useEdits';
 
 interface Props {
@@ -13,6 +13,16 @@ interface Props {
   recorder: Recorder;
   busy: boolean;
   edit: (edit: Edit) => void;
+  /** The stretch as it stands in the fields. */
+  times: Times;
+  onTimes: (times: Times) => void;
+  /** Where a cut is heard least, and where something begins. */
+  points: number[];
+}
+
+export interface Times {
+  from: string;
+  to: string;
 }
 
 const ENDS = [
@@ -21,12 +31,11 @@ const ENDS = [
 ] as const;
 
 /** Chooses a stretch of the class by the time of day, or by where one is, and says what becomes of it. */
-export function Stretch({ edits, recorder, busy, edit }: Props) {
-  const [times, setTimes] = useState({ from: clockTime(edits.from, true), to: '' });
+export function Stretch({ edits, recorder, busy, edit, times, onTimes, points }: Props) {
   const from = onTheDay(times.from, edits);
   const to = onTheDay(times.to, edits);
   const whole = from !== null && to !== null;
-  const set = (end: 'from' | 'to', time: string) => setTimes((before) => ({ ...before, [end]: time }));
+  const set = (end: 'from' | 'to', time: string) => onTimes({ ...times, [end]: time });
   const act = (kind: 'cut' | 'blank' | 'add_stretch') => {
     if (whole) edit([kind, { id: crypto.randomUUID(), from, to }]);
   };
@@ -45,7 +54,7 @@ export function Stretch({ edits, recorder, busy, edit }: Props) {
             slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 8 }, inputLabel: { shrink: true } }}
             sx={{ flex: 1 }}
           />
-          <Button size="small" onClick={() => set(end, clockTime(recorder.wall, true))}>
+          <Button size="small" onClick={() => set(end, clockTime(snapped(recorder.wall, points), true))}>
             Here
           </Button>
           <Button

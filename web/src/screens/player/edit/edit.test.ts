@@ -1,3 +1,4 @@
+import { snapped } from './snapped';
 import { describe, expect, it } from 'vitest';
 import { joined, shifted, split } from './captionLines';
 import { onTheDay } from './onTheDay';
@@ -47,5 +48,14 @@ describe('a line of captions', () => {
     expect(first.to).toBe(second.from);
     expect(second.id).not.toBe('a');
     expect([split(line, 0), split(line, 14), split({ ...line, to: 1_300 }, 8)]).toEqual([null, null, null]);
+  });
+});
+
+describe('a moment that is chosen', () => {
+  it('goes to where something begins or is quiet, when that is near', () => {
+    expect(snapped(10_400, [9_000, 10_000, 20_000])).toBe(10_000);
+    expect(snapped(15_000.4, [10_000, 20_000])).toBe(15_000);
+    expect(snapped(15_000, [])).toBe(15_000);
+    expect(snapped(14_000, [10_000, 20_000], 4_000)).toBe(10_000);
   });
 });
