@@ -150,6 +150,19 @@ RSpec.describe 'A recording, taken away and let go of' do
     expect(ARCHIVE.recordings.due).to eq([])
   end
 
+  it 'gives everybody all that they did, and nobody else anything of it' do
+    expect(stranger.get('/api/everything.zip').code).to eq('sign_in')
+    ARCHIVE.recordings.update(sitting, shared: true)
+    farah.post("#{path}/notes", { at: began, words: '=mine' })
+    zip = Zip::File.open_buffer(farah.get('/api/everything.zip').body)
+    entries = zip.entries.to_h { |entry| [entry.name, entry.get_input_stream.read.force_encoding(Encoding::UTF_8)] }
+    rows = entries['did.jsonl'].lines.map { |line| JSON.parse(line) }
+    expect(rows.find { |row| row['stream'] == "exchange/#{sitting}.main" }).to include('kind' => 'posted', 'at' => began + 60_000)
+    expect(rows.map { |row| row['body'].to_s }.join).not_to include('Red gives way')
+    expect(entries['notes.csv']).to include("'=mine")
+    expect(JSON.parse(entries['person.json'])).to include('name' => 'Farah Lindqvist')
+  end
+
   it 'leaves no files of classes that are there no more' do
     gone = Veranda::Store::Ids.call
     ARCHIVE.files.put(StringIO.new('sound'), "tracks/#{gone}/a.webm")

@@ -14,7 +14,7 @@ module Veranda
       # Made anew each time, so never tried again.
       ONCE = %i[own_copy take_lesson take_recording rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions
                 edit_recording].freeze
-      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson take_recording recorded_writing].freeze
+      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson take_recording recorded_writing everything_of].freeze
 
       # @param archive [Store::Archive]
       # @param video_sites [Array<String>] see {Preparing::LinkedVideo}
@@ -49,6 +49,11 @@ module Veranda
       def board_png(board:, page:) = file('png', files.png(with_page(board, page), page))
       def lesson_pdf(boards:) = file('pdf', files.pdf(boards.map { |board| [name(board), state(board)] }))
       def lesson_zip(lesson:) = file('zip', Workshop::LessonZip.new(@archive, @archive.lessons.fetch(lesson)).call)
+
+      # @return [String] path of a zip with all that somebody did
+      def everything_of(person:)
+        File.join(@archive.files.scratch, "#{Store::Ids.call}.zip").tap { |path| Workshop::PersonZip.new(@archive, @archive.people.find(person)).write(path) }
+      end
 
       # What a board looks like where it begins, kept until it changes.
       # @return [String] name in the store

@@ -4,6 +4,12 @@ module Veranda
   module Http
     # Who am I, and the token that state-changing requests must carry.
     class Sessions < Resource
+      # All that somebody did here, for themselves.
+      get '/api/everything.zip' do
+        person = someone!
+        give_away(aside(:everything_of, person: person[:id]), "#{Core::Materials::FileName.plain(person[:name])}.zip", 'application/zip')
+      end
+
       get '/api/session' do
         person = visitor.person
         courses = person ? archive.people.courses(person[:id]) : {}

@@ -110,6 +110,9 @@ function Me() {
       </IconButton>
       <Menu anchorEl={anchor} open={!!anchor} onClose={() => setAnchor(null)}>
         <MenuItem disabled>{data.person.name}</MenuItem>
+        <MenuItem component="a" href="/api/everything.zip" download onClick={() => setAnchor(null)}>
+          Save all that you did
+        </MenuItem>
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
     </>
