@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Bench
-  # Deals rooms, in CPU seconds of plain Ruby, each beside a random and a greedy deal and the bound by counting pairs. What was dealt is written
-  # to `var/bench/deal.json`, so that it can be checked by other means.
+  # Deals rooms, in CPU seconds of plain Ruby, each beside a random and a greedy deal and the bound by counting pairs. What was dealt is
+  # written to `var/bench/deal.json`, so that it can be checked by other means.
   class Deal < Measure
     G = Veranda::Core::Groups
 

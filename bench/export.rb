@@ -21,7 +21,7 @@ module Bench
       keep('odalys', 'picture', ['-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 300k -g 120])
       measure('with a camera', %w[webm], '≥ 3, aim 7')
       keep('odalys~screen', 'screen', ['-f', 'lavfi', '-i', 'testsrc2=size=1280x720:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 1500k -g 120])
-      measure('with a moving screen', %w[webm], '≥ 2, aim 4', &method(:sharing))
+      measure('with a moving screen', %w[webm], '≥ 2, aim 4') { |plan| sharing(plan) }
     end
 
     private

@@ -3,8 +3,8 @@
 require 'socket'
 
 module Bench
-  # What the media server costs for each sound and picture that it passes on, with seven who send and twenty who take all of it; none of them
-  # is a browser, and nothing is encrypted. And how soon the last packet of somebody who is muted has come.
+  # What the media server costs for each sound and picture that it passes on, with seven who send and twenty who take all of it; none of
+  # them is a browser, and nothing is encrypted. And how soon the last packet of somebody who is muted has come.
   class Forwarding
     SENDERS, LISTENERS = 7, 20
     SECONDS = 10

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Bench
-  # What polls come to, in CPU time of plain Ruby: 2,000 short answers put together, beside comparing each with each; and the tallies of a set of
-  # 50 polls that 300 people answered. Then 300 people answer within 5 s over real sockets, with names and without.
+  # What polls come to, in CPU time of plain Ruby: 2,000 short answers put together, beside comparing each with each; and the tallies of a
+  # set of 50 polls that 300 people answered. Then 300 people answer within 5 s over real sockets, with names and without.
   class Polls < Measure
     P = Veranda::Core::Polls
     WORDS = %w[vessel starboard port channel bearing compass buoy anchor signal whistle fog light tide current harbour pilot lookout crossing

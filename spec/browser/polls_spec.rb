@@ -2,8 +2,8 @@
 
 require_relative '../spec_helper'
 
-# Three people in three browsers, one of them on a phone, with some more on wires: polls of every kind are made, answered, compared, shown, and
-# found again in the recording.
+# Three people in three browsers, one of them on a phone, with some more on wires: polls of every kind are made, answered, compared, shown,
+# and found again in the recording.
 RSpec.describe 'A class that is asked', type: :journey do
   include Browsers
 

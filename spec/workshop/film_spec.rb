@@ -34,7 +34,13 @@ RSpec.describe Veranda::Workshop::MakeExport do
   # A tone or a colour, another from the fifth second on, and a third from the tenth to the fifteenth.
   def keep(kind, person: 'farah')
     spans = [5, 5, 5, 15]
-    sources = kind == 'sound' ? [440, 880, 1320, 880].map { |hz| "sine=frequency=#{hz}:sample_rate=48000" } : %w[red green blue green].map { |ink| "color=#{ink}:size=160x120:rate=10" }
+    sources = if kind == 'sound'
+                [440, 880, 1320, 880].map { |hz| "sine=frequency=#{hz}:sample_rate=48000" }
+              else
+                %w[red green blue green].map do |ink|
+                  "color=#{ink}:size=160x120:rate=10"
+                end
+              end
     inputs = sources.zip(spans).flat_map { |source, s| ['-f', 'lavfi', '-t', s.to_s, '-i', source] }
     filter = kind == 'sound' ? 'concat=n=4:v=0:a=1' : 'concat=n=4:v=1:a=0'
     path = File.join(ARCHIVE.files.scratch, "#{rand(10**9)}.webm")
@@ -65,7 +71,8 @@ RSpec.describe Veranda::Workshop::MakeExport do
   # Time and mean colour (red, green, blue) of a box of each picture.
   def seen(path, box)
     x, y, w, h = box
-    raw, told, = Open3.capture3('ffmpeg', '-i', path, '-fps_mode', 'passthrough', '-vf', "crop=#{w}:#{h}:#{x}:#{y},scale=1:1:flags=area,showinfo", '-f', 'rawvideo', '-pix_fmt', 'rgb24', '-',
+    raw, told, = Open3.capture3('ffmpeg', '-i', path, '-fps_mode', 'passthrough', '-vf', "crop=#{w}:#{h}:#{x}:#{y},scale=1:1:flags=area,showinfo",
+                                '-f', 'rawvideo', '-pix_fmt', 'rgb24', '-',
                                 binmode: true)
     told.scan(/pts_time:([\d.]+)/).flatten.map(&:to_f).zip(raw.bytes.each_slice(3).to_a)
   end
@@ -90,7 +97,7 @@ RSpec.describe Veranda::Workshop::MakeExport do
       replay = Veranda::Store::Replay.new(ARCHIVE.log, sitting, recording)
       plan = Veranda::Workshop::Film::Plan.new(ARCHIVE, replay, ARCHIVE.exports.row(id)[:wishes], dir: ARCHIVE.files.scratch).call
       Veranda::Workshop::Film::Work.new(File.join(ARCHIVE.files.scratch, 'exports', id), fonts: Veranda::Workshop::Fonts.environment(ARCHIVE.files.scratch),
-                                                                                       lanes: -> { 1 }, told: told).call(plan)
+                                                                                         lanes: -> { 1 }, told: told).call(plan)
     end
   end
 

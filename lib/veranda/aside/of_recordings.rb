@@ -73,7 +73,8 @@ module Veranda
       # @return [Hash] `{ every:, parts:, silences: }`, see {Core::Recordings::Levels}
       def recording_levels(sitting:)
         class_of = @archive.sittings.state(sitting)
-        levels = Core::Recordings::Levels.new(@archive.tracks.levels(sitting, Core::Sittings::Places::MAIN), from: class_of.opened_at, to: class_of.ended_at)
+        levels = Core::Recordings::Levels.new(@archive.tracks.levels(sitting, Core::Sittings::Places::MAIN), from: class_of.opened_at,
+                                                                                                             to: class_of.ended_at)
         { every: levels.every, parts: levels.parts, silences: levels.silences }
       end
 
@@ -84,7 +85,8 @@ module Veranda
         captioned = one.captioned
         cues = captioned.languages.flat_map { |lang| captioned.cues(lang) }
         happened = Core::Recordings::Happened.new(one.all, cues: cues, length: one.recording.clock.length)
-        { every: happened.every, parts: happened.parts, quiet: happened.quiet, own: happened.own(viewer && one.shown.clean({ id: viewer })&.fetch(:id)) }
+        { every: happened.every, parts: happened.parts, quiet: happened.quiet,
+          own: happened.own(viewer && one.shown.clean({ id: viewer })&.fetch(:id)) }
       end
 
       # @param person [Hash]
@@ -136,7 +138,8 @@ module Veranda
       private
 
       def after(sitting, person, watches)
-        Preparing::AfterClass.new(@archive, @archive.sittings.fetch(sitting), Core::Person.new(**person), (replay(sitting, captions: true) if watches))
+        Preparing::AfterClass.new(@archive, @archive.sittings.fetch(sitting), Core::Person.new(**person),
+                                  (replay(sitting, captions: true) if watches))
       end
 
       def some(rows, says) = rows.empty? ? raise(Core::Refusal.new(:nothing_there, says)) : rows

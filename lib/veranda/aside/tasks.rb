@@ -12,7 +12,8 @@ module Veranda
       # What strangers ask for before anybody knows them.
       AT_THE_DOOR = :password_fits
       # Made anew each time, so never tried again.
-      ONCE = %i[own_copy take_lesson take_recording rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards side_by_side take_captions
+      ONCE = %i[own_copy take_lesson take_recording rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards
+                side_by_side take_captions
                 edit_recording].freeze
       SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson take_recording recorded_writing everything_of].freeze
 
@@ -185,7 +186,8 @@ module Veranda
       def take_recording(path:, course:, by:)
         person = @archive.people.find(by)
         role = @archive.people.courses(by)[course]
-        Workshop::RecordingFromZip.new(@archive, path, course_id: course, by: Core::Person.new(id: by, name: person[:name], role: role)).call
+        Workshop::RecordingFromZip.new(@archive, path, course_id: course,
+                                                       by: Core::Person.new(id: by, name: person[:name], role: role)).call
       end
 
       private

@@ -53,7 +53,8 @@ module Veranda
         lesson = archive.lessons.fetch(archive.recordings.fetch(id)[:lesson_id])
         return if archive.course(lesson[:course_id])[:add_missed]
 
-        raise Core::Refusal.new(:only_recorded, 'In this course only what was recorded is shown. An instructor can decide otherwise for the course.')
+        raise Core::Refusal.new(:only_recorded,
+                                'In this course only what was recorded is shown. An instructor can decide otherwise for the course.')
       end
 
       def edits(id)

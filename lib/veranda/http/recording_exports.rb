@@ -62,8 +62,9 @@ module Veranda
       def exports(id)
         staff_of_recording!(id)
         rows = archive.exports.of(id).map do |row|
-          { **row.slice(:id, :kind, :state, :done, :says), made_at: ms(row[:made_at]), formats: row[:wishes][:formats] || [],
-            captions: row[:wishes][:captions] || 'none', files: row[:files].map { |file| file.slice(:name, :size) } }
+          formats, captions = row[:wishes].values_at(:formats, :captions)
+          { **row.slice(:id, :kind, :state, :done, :says), made_at: ms(row[:made_at]), formats: formats || [], captions: captions || 'none',
+                                                           files: row[:files].map { |file| file.slice(:name, :size) } }
         end
         json(exports: rows)
       end

@@ -23,7 +23,9 @@ module Veranda
       # @return [Hash] `{ opened:, ended:, taught:, recording:, boards:, polls:, files:, said:, posts: }`
       def facts
         sitting = @archive.sittings.state(@row[:id])
-        { opened: sitting.opened_at, ended: sitting.ended_at, taught: sitting.seats.each_value.select { |seat| seat.role == 'instructor' }.map(&:name),
+        { opened: sitting.opened_at, ended: sitting.ended_at, taught: sitting.seats.each_value.select do |seat|
+          seat.role == 'instructor'
+        end.map(&:name),
           recording: recording, boards: boards, polls: polls, files: @replay ? played + posted : [],
           said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
       end
@@ -34,7 +36,8 @@ module Veranda
       # @raise [Core::Refusal] `no_such_board`, `too_many_boards`
       def copy(board)
         name = Core::Streams::StreamName.board(board)
-        view = @replay&.last&.dig(:streams, name) or raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.')
+        view = @replay&.last&.dig(:streams,
+                                  name) or raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.')
         if @archive.lessons.owned(@row[:lesson_id], @person.id) >= MOST
           raise Core::Refusal.new(:too_many_boards, "You have #{MOST} boards of your own in this lesson already.")
         end
@@ -80,7 +83,9 @@ module Veranda
 
       def posted
         ids = @writing.files
-        @archive.materials.find_all(ids).map { |row| { title: row[:name], kind: row[:kind], address: "/api/materials/#{row[:id]}/1/original" } }
+        @archive.materials.find_all(ids).map do |row|
+          { title: row[:name], kind: row[:kind], address: "/api/materials/#{row[:id]}/1/original" }
+        end
       end
     end
   end

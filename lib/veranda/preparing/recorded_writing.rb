@@ -2,8 +2,8 @@
 
 module Veranda
   module Preparing
-    # What was said, written, asked and drawn in a recording, gathered to be kept elsewhere. All of it is what {Core::Recordings::Shown} lets
-    # through.
+    # What was said, written, asked and drawn in a recording, gathered to be kept elsewhere. All of it is what {Core::Recordings::Shown}
+    # lets through.
     class RecordedWriting
       # @param replay [Store::Replay] with captions
       def initialize(replay)
@@ -30,9 +30,10 @@ module Veranda
       def polls
         questions, shown = {}, {}
         @replay.all.each do |one|
-          if one[:kind] == 'seam' then stand(one[:streams], questions, shown)
-          elsif one[:kind] == 'poll_begun' then questions[one[:stream]] = one[:body][:question]
-          elsif one[:kind] == 'poll_shown' then shown[[one[:stream], one[:body][:round]]] = one[:body]
+          case one[:kind]
+          when 'seam' then stand(one[:streams], questions, shown)
+          when 'poll_begun' then questions[one[:stream]] = one[:body][:question]
+          when 'poll_shown' then shown[[one[:stream], one[:body][:round]]] = one[:body]
           end
         end
         shown.filter_map { |(stream, _), results| [questions[stream], results] if questions[stream] }

@@ -12,8 +12,8 @@ module Veranda
       end
 
       # @param person [String] id
-      # @return [Array<Hash>] `{ id:, title:, number:, course:, at:, length:, chapters:, shared:, staff:, taught:, size:, sound: }`, `size` in
-      #   bytes of sound and picture
+      # @return [Array<Hash>] `{ id:, title:, number:, course:, at:, length:, chapters:, shared:, staff:, taught:, size:, sound: }`,
+      #   `size` in bytes of sound and picture
       def of(person)
         roles = @archive.people.courses(person)
         lessons = @archive.lessons.of_courses(roles.keys).to_h { |lesson| [lesson[:id], lesson] }
@@ -35,7 +35,8 @@ module Veranda
 
         { id: row[:sitting_id], title: lesson[:title], number: lesson[:number], course: course(lesson[:course_id]),
           at: recording.clock.stretches.first.first, length: recording.clock.length, chapters: chapters(recording),
-          shared: row[:shared], staff: staff, taught: taught(recording), size: @sizes.fetch(row[:sitting_id], 0), sound: @archive.tracks.state(row[:sitting_id]) }
+          shared: row[:shared], staff: staff, taught: taught(recording), size: @sizes.fetch(row[:sitting_id], 0),
+          sound: @archive.tracks.state(row[:sitting_id]) }
       end
 
       def course(id) = (@courses ||= {})[id] ||= @archive.course(id)[:name]

@@ -11,7 +11,9 @@ module Veranda
       def slides(value) = each_hash(value).filter_map { |one| all(one, :material, :version, :slide) }.uniq
 
       # @return [Array<Array(String, Integer, String)>] material, version and title, each once
-      def played(value) = each_hash(value).filter_map { |one| all(one, :material, :version, :title) if one.key?(:length) }.uniq { |one| one.first(2) }
+      def played(value)
+        each_hash(value).filter_map { |one| all(one, :material, :version, :title) if one.key?(:length) }.uniq { |one| one.first(2) }
+      end
 
       def all(one, *fields) = one.values_at(*fields).then { |values| values if values.all? }
       private_class_method :all

@@ -7,7 +7,8 @@ module Veranda
       include Terse
 
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
-                  :own_copies, :pairings, :room_work, :polls, :questions, :tracks, :track_parts, :recorded_words, :watching, :exports, :notes
+                  :own_copies, :pairings, :room_work, :polls, :questions, :tracks, :track_parts, :recorded_words, :watching,
+                  :exports, :notes
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
@@ -31,8 +32,7 @@ module Veranda
         @tracks = Tracks.new(db, @files)
         @track_parts = TrackParts.new(db, @files)
         @recorded_words = RecordedWords.new(db)
-        @watching = Watching.new(db)
-        @notes = Notes.new(db)
+        @watching, @notes = Watching.new(db), Notes.new(db)
         @exports = Exports.new(db, @files)
         @small_pictures = SmallPictures.new(db, @files)
       end

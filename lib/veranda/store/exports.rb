@@ -32,7 +32,8 @@ module Veranda
           raise full if rows.where(sitting_id: sitting_id).count >= MOST
 
           id = Ids.call
-          @db[:exports].insert(id: id, sitting_id: sitting_id, kind: kind, wishes: Sequel.pg_jsonb(wishes), made_by: by, edits: edits(sitting_id))
+          @db[:exports].insert(id: id, sitting_id: sitting_id, kind: kind, wishes: Sequel.pg_jsonb(wishes), made_by: by,
+                               edits: edits(sitting_id))
           Que.connection = @db
           Que.enqueue(id, job_options: { job_class: JOB, queue: QUEUE })
           id

@@ -55,8 +55,8 @@ module Veranda
         @db[:recordings].insert_conflict(target: :sitting_id, update: changes).insert(sitting_id: sitting_id, **changes)
       end
 
-      # Lets go of a recording: its sounds and pictures, what was made of it, links to it, notes in it and who watched it. What was drawn and
-      # written stays what it was, of the lesson and of the class.
+      # Lets go of a recording: its sounds and pictures, what was made of it, links to it, notes in it and who watched it. What was drawn
+      # and written stays what it was, of the lesson and of the class.
       def delete(sitting_id)
         @db.transaction do
           update(sitting_id, deleted_at: Time.now, shared: false, sound: nil, read_at: nil)

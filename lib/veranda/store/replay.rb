@@ -57,7 +57,9 @@ module Veranda
       # All of it from its beginning, with every board from there on.
       # @return [Array<Hash>] the state where it begins, then entries; a seam wherever something was left out
       def all
-        clock.stretches.flat_map { |start, stop| [{ kind: 'seam', **moment(clock.time(start), start, boards: boards) }, *told(start, stop)] }
+        clock.stretches.flat_map do |start, stop|
+          [{ kind: 'seam', **moment(clock.time(start), start, boards: boards) }, *told(start, stop)]
+        end
       end
 
       # @return [Hash] what it came to in the end, see {#at}, with every board

@@ -75,7 +75,8 @@ module Veranda
       # @param sitting_ids [Array<String>]
       # @return [Hash{String => Integer}] bytes by class
       def sizes(sitting_ids)
-        @db[:tracks].where(sitting_id: sitting_ids).group(:sitting_id).select_hash(:sitting_id, Sequel.function(:sum, :size).cast(:bigint).as(:size))
+        @db[:tracks].where(sitting_id: sitting_ids).group(:sitting_id).select_hash(:sitting_id,
+                                                                                   Sequel.function(:sum, :size).cast(:bigint).as(:size))
       end
 
       # @return [Hash, nil] with the name of its `file` in the store

@@ -20,7 +20,13 @@ module Veranda
       Seen = Struct.new(:page, :version, :share, :pointer, :covered, :says, :names, :caption, keyword_init: true) do
         # @return [Array] equal for two moments that look the same
         def signature
-          [page && !covered ? [page.board, page.page, version, page.growing.map { |mark| [mark[:id], Film.points(mark, share.call(mark))] }] : says,
+          [if page && !covered
+             [page.board, page.page, version, page.growing.map do |mark|
+               [mark[:id], Film.points(mark, share.call(mark))]
+             end]
+           else
+             says
+           end,
            pointer, covered, names, caption]
         end
       end
@@ -70,7 +76,7 @@ module Veranda
       # @param length [Integer] ms of the film
       # @return [Array<Array(Integer, Integer, Integer)>] number, from and to in ms
       def segments(length)
-        (0..(length - 1) / SEGMENT).map { |number| [number, number * SEGMENT, [(number + 1) * SEGMENT, length].min] }
+        (0..((length - 1) / SEGMENT)).map { |number| [number, number * SEGMENT, [(number + 1) * SEGMENT, length].min] }
       end
 
       # How many numbers of its points a stroke has once so much of it is there, as `web/src/board/geometry/paths.ts` has it.

@@ -99,7 +99,10 @@ module Veranda
 
       def handle_error(error)
         super
-        failed(@row[:id], 'This could not be made. The recording is as it was; try again, or take a shorter part.') if @row && error_count >= self.class.maximum_retry_count
+        return unless @row && error_count >= self.class.maximum_retry_count
+
+        failed(@row[:id],
+               'This could not be made. The recording is as it was; try again, or take a shorter part.')
       end
 
       def log_level(_elapsed) = :debug

@@ -29,8 +29,8 @@ module Veranda
       def levels(path)
         Dir.mktmpdir('levels', Work.archive.files.scratch) do |dir|
           raw = File.join(dir, 'sound.raw')
-          Tool.run('ffmpeg', '-nostdin', '-v', 'error', '-i', path, '-vn', '-af', "aresample=#{RATE}:async=1:first_pts=0", '-ac', '1', '-f', 's16le', '-y', raw,
-                   dir: dir, seconds: PATIENCE)
+          Tool.run('ffmpeg', '-nostdin', '-v', 'error', '-i', path, '-vn', '-af', "aresample=#{RATE}:async=1:first_pts=0", '-ac', '1',
+                   '-f', 's16le', '-y', raw, dir: dir, seconds: PATIENCE)
           File.open(raw, 'rb') { |file| Array.new((file.size / SECOND.to_f).ceil) { level(file.read(SECOND)) } }
         end
       rescue Tool::Failed

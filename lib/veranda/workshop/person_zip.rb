@@ -44,7 +44,8 @@ module Veranda
 
       def tables
         { 'notes.csv' => @db[:notes].where(person_id: @id).select(:sitting_id, :at, :words),
-          'watched.csv' => @db[:watching].where(person_id: @id).select(:sitting_id, Sequel.function(:cardinality, :minutes).as(:minutes), :stopped_at),
+          'watched.csv' => @db[:watching].where(person_id: @id).select(:sitting_id, Sequel.function(:cardinality, :minutes).as(:minutes),
+                                                                       :stopped_at),
           'files.csv' => @db[:material_versions].where(made_by: @id).select(:material_id, :version, :name, :size) }
       end
 

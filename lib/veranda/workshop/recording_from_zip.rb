@@ -6,8 +6,8 @@ require 'tmpdir'
 
 module Veranda
   module Workshop
-    # Makes a recorded class, with a lesson of its own, of a zip that {RecordingZip} wrote, perhaps elsewhere. All of it or nothing: whatever is
-    # wrong is said, and nothing is taken in.
+    # Makes a recorded class, with a lesson of its own, of a zip that {RecordingZip} wrote, perhaps elsewhere. All of it or nothing:
+    # whatever is wrong is said, and nothing is taken in.
     class RecordingFromZip
       # Entries that are stored at once.
       AT_ONCE = 1_000
@@ -79,8 +79,8 @@ module Veranda
       # It is on nobody's shelf, as what is posted in a class.
       def take(file, title)
         path = @files.fetch(file.to_sym)
-        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by.id, name: "#{title}#{File.extname(file)}", size: [File.size(path), 1].max,
-                                        sitting_id: @sitting)
+        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by.id, name: "#{title}#{File.extname(file)}",
+                                        size: [File.size(path), 1].max, sitting_id: @sitting)
         to = @archive.files.upload_path(upload[:id])
         FileUtils.cp(path, to)
         type = Sniff.type(to, upload[:name])
@@ -102,8 +102,8 @@ module Veranda
       end
 
       def entry(name, seq, line)
-        Core::Streams::Entry.new(stream: name, seq: seq, at: line[:at], actor: home(line[:by]), kind: line[:kind], body: at_home(line[:body]),
-                                 command_id: "zip#{seq}")
+        Core::Streams::Entry.new(stream: name, seq: seq, at: line[:at], actor: home(line[:by]), kind: line[:kind],
+                                 body: at_home(line[:body]), command_id: "zip#{seq}")
       end
 
       # People, boards and materials by the ids that they have here.
@@ -111,7 +111,11 @@ module Veranda
         case value
         when Hash then shows(value).to_h { |key, part| [key, at_home(part, key)] }
         when Array then value.map { |part| at_home(part, field) }
-        when String then WORDS.include?(field) ? value : (@boards[value] || (people.include?(value) ? home(value) : value))
+        when String then if WORDS.include?(field)
+                           value
+                         else
+                           @boards[value] || (people.include?(value) ? home(value) : value)
+                         end
         else value
         end
       end
@@ -135,7 +139,7 @@ module Veranda
       end
 
       def over(from)
-        @archive.db[:sittings].where(id: @sitting).update(status: 'ended', made_at: Time.at(from / 1000r))
+        @archive.db[:sittings].where(id: @sitting).update(status: 'ended', made_at: Time.at(from/1000r))
       end
 
       # Those that can be played; the rest is left out, and the recording says that some is missing.
@@ -144,9 +148,11 @@ module Veranda
         rows.each do |row, name, facts|
           next unless facts
 
-          take = Core::Recordings::Take.new(sitting: @sitting, place: Core::Sittings::Places::MAIN, person: home(row[:person]), since: row[:from])
+          take = Core::Recordings::Take.new(sitting: @sitting, place: Core::Sittings::Places::MAIN, person: home(row[:person]),
+                                            since: row[:from])
           @kept << "tracks/#{@sitting}"
-          @archive.tracks.add(take, name: "#{take.name}-#{name}", path: facts[:path], kind: row[:kind], began_at: row[:from], length: facts[:length])
+          @archive.tracks.add(take, name: "#{take.name}-#{name}", path: facts[:path], kind: row[:kind], began_at: row[:from],
+                                    length: facts[:length])
         end
         return if rows.empty?
 
@@ -157,7 +163,8 @@ module Veranda
       # A file in which there is anything but sound or picture as browsers play them is none.
       def facts_of(row)
         path = @files.fetch(row[:file].to_sym)
-        told = JSON.parse(Tool.run('ffprobe', '-v', 'error', '-f', 'matroska,webm', '-show_entries', 'format=duration:stream=codec_name', '-of', 'json', path, dir: @dir))
+        told = JSON.parse(Tool.run('ffprobe', '-v', 'error', '-f', 'matroska,webm', '-show_entries', 'format=duration:stream=codec_name',
+                                   '-of', 'json', path, dir: @dir))
         codecs = told['streams'].map { |stream| stream['codec_name'] }
         length = (Float(told['format']['duration']) * 1000).round
         { path: path, length: length } if codecs == (row[:kind] == 'sound' ? %w[opus] : %w[vp8]) && length.positive?

@@ -5,8 +5,8 @@ require 'json_schemer'
 
 module Veranda
   module Workshop
-    # Reads a stream of a recording's zip, line by line. Whatever a line says is held against the shape that the browser's types are made of,
-    # and marks against what a client may put: what could not have come from here is not taken in.
+    # Reads a stream of a recording's zip, line by line. Whatever a line says is held against the shape that the browser's types are made
+    # of, and marks against what a client may put: what could not have come from here is not taken in.
     class RecordingLines
       STOOD = Core::Streams::Fold::STOOD
       # Kinds of entries by kind of stream.
@@ -73,7 +73,12 @@ module Veranda
 
       def schema(kind, number)
         @schemas[kind] ||= begin
-          shape = kind == STOOD ? { type: 'object', properties: { view: view }, required: %w[view], additionalProperties: false } : KINDS.fetch(@kind)[kind.to_sym]
+          shape = if kind == STOOD
+                    { type: 'object', properties: { view: view }, required: %w[view],
+                      additionalProperties: false }
+                  else
+                    KINDS.fetch(@kind)[kind.to_sym]
+                  end
           raise wrong(number, "says “#{kind}”, which is not known of such a stream") unless shape
 
           JSONSchemer.schema(JSON.parse(JSON.generate(Shapes.schema(shape))))
@@ -104,7 +109,9 @@ module Veranda
         Core::Contract.check(PUT, { 'marks' => marks.map { |mark| mark.except(*GIVEN) } })[:marks].each { |mark| Core::Boards::Mark.check!(mark) }
       end
 
-      def wrong(number, says) = Core::Refusal.new(:bad_input, "Line #{number} of the #{@kind} in this zip cannot be read: #{says}. Nothing was taken in.")
+      def wrong(number, says)
+        Core::Refusal.new(:bad_input, "Line #{number} of the #{@kind} in this zip cannot be read: #{says}. Nothing was taken in.")
+      end
     end
   end
 end

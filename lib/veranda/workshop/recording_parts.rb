@@ -27,7 +27,8 @@ module Veranda
         Zip::File.open(@path) do |zip|
           @zip = zip
           facts = MANIFEST.check(manifest)
-          files = %i[captions tracks pictures played].flat_map { |part| facts[part].map { |row| row[:file] } }.uniq.to_h { |name| [name, extract(name)] }
+          names = facts.values_at(:captions, :tracks, :pictures, :played).flatten.map { |row| row[:file] }
+          files = names.uniq.to_h { |name| [name, extract(name)] }
           within = facts[:stretches].flatten.minmax
           streams = facts[:streams].to_h { |row| [row[:file], lines(row, within)] }
           { manifest: facts, files: { **files, **streams } }

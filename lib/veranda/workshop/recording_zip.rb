@@ -5,8 +5,9 @@ require 'zip'
 
 module Veranda
   module Workshop
-    # A recording as one zip of open formats, see `docs/recording-zip.md`: what was shown of every stream as JSON lines, sounds and pictures as
-    # WebM, slides, captions as WebVTT, and for whoever has no Veranda its boards as PDF and what was written. {RecordingFromZip} reads it.
+    # A recording as one zip of open formats, see `docs/recording-zip.md`: what was shown of every stream as JSON lines, sounds and pictures
+    # as WebM, slides, captions as WebVTT, and for whoever has no Veranda its boards as PDF and what was written. {RecordingFromZip} reads
+    # it.
     #
     # It holds what {Core::Recordings::Shown} lets through and no more.
     class RecordingZip
@@ -66,11 +67,16 @@ module Veranda
       # What each stream says: as it stood where each stretch begins, and its entries from there on.
       # @return [Hash{String => Array<Hash>}]
       def lines
-        @lines ||= @replay.all.each_with_object(Hash.new { |all, name| all[name] = [] }) do |one, all|
-          next all[one[:stream]] << one.slice(:at, :by, :kind, :body) unless one[:kind] == 'seam'
+        return @lines if @lines
 
-          one[:streams].each { |name, view| all[name] << stood(one[:wall], view) }
-        end.tap { |all| all[NAMES.sitting(@sitting.id)] << ended }
+        @lines = Hash.new { |all, name| all[name] = [] }
+        @replay.all.each do |one|
+          next @lines[one[:stream]] << one.slice(:at, :by, :kind, :body) unless one[:kind] == 'seam'
+
+          one[:streams].each { |name, view| @lines[name] << stood(one[:wall], view) }
+        end
+        @lines[NAMES.sitting(@sitting.id)] << ended
+        @lines
       end
 
       def stood(at, view) = { at: at, by: 'house', kind: Core::Streams::Fold::STOOD, body: { view: view } }
@@ -79,7 +85,8 @@ module Veranda
       def ended
         stretches = @recording.clock.stretches
         view = @replay.last[:streams][NAMES.sitting(@sitting.id)]
-        stood(stretches.last.last, { **view, status: 'ended', ended_at: stretches.last.last, opened_at: stretches.first.first, moves: [], activities: [],
+        stood(stretches.last.last, { **view, status: 'ended', ended_at: stretches.last.last, opened_at: stretches.first.first,
+                                             moves: [], activities: [],
                                              stretches: stretches.map { |from, to| { from: from, to: to } } })
       end
 

@@ -3,8 +3,8 @@
 require_relative '../../core_helper'
 
 RSpec.describe Core::Polls::Spread do
-  # The medians of the two halves, by two definitions that stand beside ours: with the median in neither half (D. S. Moore and G. P. McCabe) and
-  # in both (J. W. Tukey's hinges).
+  # The medians of the two halves, by two definitions that stand beside ours: with the median in neither half (D. S. Moore and G. P. McCabe)
+  # and in both (J. W. Tukey's hinges).
   def halves(numbers, both:)
     sorted = numbers.sort
     half = sorted.length / 2
@@ -84,9 +84,9 @@ RSpec.describe Core::Polls::Ordered do
 end
 
 RSpec.describe Core::Polls::Gain do
-  # Shares right before and after a term, in the Force Concept Inventory, and the gain: C. H. Crouch and E. Mazur, Peer Instruction: Ten years of
-  # experience and results, American Journal of Physics 69, 970 (2001), Table I. Shares are printed as whole percents, so the gain of the
-  # printed ones may be off by two in the second place.
+  # Shares right before and after a term, in the Force Concept Inventory, and the gain: C. H. Crouch and E. Mazur, Peer Instruction: Ten
+  # years of experience and results, American Journal of Physics 69, 970 (2001), Table I. Shares are printed as whole percents, so the gain
+  # of the printed ones may be off by two in the second place.
   it 'is as published, within what was rounded' do
     published = { 1990 => [70, 78, 0.25], 1991 => [71, 85, 0.49], 1993 => [70, 86, 0.55], 1994 => [70, 88, 0.59], 1995 => [67, 88, 0.64], 1996 => [67, 89, 0.68],
                   1997 => [67, 92, 0.74] }

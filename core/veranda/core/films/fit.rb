@@ -28,8 +28,10 @@ module Veranda
         # @param around [Numeric] points that are added on each side
         # @return [Array<Integer>] the same in whole points
         def points(box, around: 2)
-          left, top = (((box[0] - x) * scale) - around).floor, (((box[1] - y) * scale) - around).floor
-          [left, top, (((box[0] + box[2] - x) * scale) + around).ceil - left, (((box[1] + box[3] - y) * scale) + around).ceil - top]
+          px, py, wide, high = box
+          left, top = [px - x, py - y].map { |edge| ((edge * scale) - around).floor }
+          right, bottom = [px + wide - x, py + high - y].map { |edge| ((edge * scale) + around).ceil }
+          [left, top, right - left, bottom - top]
         end
       end
     end

@@ -7,24 +7,29 @@ module Veranda
       #
       #   OnPaper.new(sitting: '7', told: told, clock: clock).screens #=> [{ from: 0, to: 9_000, person: 'tomas' }]
       class OnPaper
-        # Entries after which something else may lie there.
-        KINDS = %w[shown screen_on screen_off screen_paused clip_on clip_set clip_off made_large poll_shown poll_sealed round_opened seam].freeze
+        # Streams that tell it, and entries after which something else may lie there.
+        LIES = %i[place poll].freeze
+        KINDS = %w[shown screen_on screen_off screen_paused clip_on clip_set clip_off made_large poll_shown poll_sealed round_opened
+                   seam].freeze
 
         # @param sitting [String]
         # @param told [Array<Hash>] see {Playing}
         # @param clock [Recordings::Clock]
         def initialize(sitting:, told:, clock:)
           @clock = clock
-          told = told.select { |one| one[:kind] == 'seam' || %i[place poll].include?(Streams::StreamName.kind(one[:stream])) }
+          told = told.select { |one| one[:kind] == 'seam' || LIES.include?(Streams::StreamName.kind(one[:stream])) }
           playing = Playing.new(sitting: sitting, told: told, clock: clock)
           times = told.select { |one| KINDS.include?(one[:kind]) }.map { |one| one[:t] }.uniq
           starts = times.map { |time| [time, *now(playing.tap { |one| one.advance(time) })] }
-          @rows = starts.zip(starts.drop(1).map(&:first) << clock.length).map { |start, to| [*start, to] }.select { |from, *, to| to > from }
+          rows = starts.zip(starts.drop(1).map(&:first) << clock.length).map { |start, to| [*start, to] }
+          @rows = rows.select { |from, *, to| to > from }
         end
 
         # @return [Array<Hash>] `{ from:, to:, person: }` of shared screens that lay over the boards, ms of the film
         def screens
-          @rows.filter_map { |from, screen, _, _, poll, to| { from: from, to: to, person: screen[:person] } if screen && screen[:front] && !poll }
+          @rows.filter_map do |from, screen, _, _, poll, to|
+            { from: from, to: to, person: screen[:person] } if screen && screen[:front] && !poll
+          end
         end
 
         # @return [Array<Hash>] `{ from:, to:, clip:, front:, pieces: }` of what was played, see {Pieces}

@@ -81,7 +81,7 @@ module Veranda
         def version(board) = @versions[Streams::StreamName.board(board)]
 
         # @return [Float] how much of a stroke is there
-        def share(mark) = ((wall - mark[:at]).fdiv(mark[:took])).clamp(0, 1)
+        def share(mark) = (wall - mark[:at]).fdiv(mark[:took]).clamp(0, 1)
 
         # @return [Hash, nil] `{ x:, y:, by: }`, where somebody points on the page on show
         def pointer

@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Films
-      # What a poll came to as a page of a board: what was asked, and a bar for each answer. `web/src/polls/page/asMarks.ts` puts the same on
-      # boards.
+      # What a poll came to as a page of a board: what was asked, and a bar for each answer. `web/src/polls/page/asMarks.ts` puts the same
+      # on boards.
       class PollPage
         # px of a page: where it begins, how far bars go, and how far apart rows are at most.
         LEFT = 120

@@ -3,8 +3,8 @@
 module Veranda
   module Core
     module Films
-      # Who is in the picture of a film, and where: whoever was made large and whoever teaches before those who spoke last. Somebody who stays
-      # in the picture stays in their place.
+      # Who is in the picture of a film, and where: whoever was made large and whoever teaches before those who spoke last. Somebody who
+      # stays in the picture stays in their place.
       #
       #   WhoIsSeen.new(pictures, staff: ['odalys'], spoke: [['farah', 61_000]], large: [[0, nil]]).slots
       #   #=> [{ from: 0, to: 90_000, slots: [track, nil, nil, nil] }, …]

@@ -12,8 +12,9 @@ module Veranda
         # ms of nothing that are worth skipping.
         QUIET = 15_000
         # How much one of a kind counts.
-        WEIGHT = { 'posted' => 2, 'edited' => 1, 'captioned' => 2, 'laid' => 2, 'taken_in' => 2, 'prop_used' => 2, 'poll_begun' => 3, 'round_opened' => 3,
-                   'poll_shown' => 3, 'question_asked' => 2, 'shown' => 1, 'hand_raised' => 1, 'screen_on' => 3, 'clip_on' => 3, 'pointed' => 0.2 }.freeze
+        WEIGHT = { 'posted' => 2, 'edited' => 1, 'captioned' => 2, 'laid' => 2, 'taken_in' => 2, 'prop_used' => 2, 'poll_begun' => 3,
+                   'round_opened' => 3, 'poll_shown' => 3, 'question_asked' => 2, 'shown' => 1, 'hand_raised' => 1, 'screen_on' => 3,
+                   'clip_on' => 3, 'pointed' => 0.2 }.freeze
         # ms of speech that count as one.
         SPEECH = 5_000
         # While these are on, something is seen or heard all the time.
@@ -39,9 +40,7 @@ module Veranda
         # @return [Array<Float>] how much happened in each part
         def parts
           sums = Array.new((@length.to_f / every).ceil, 0.0)
-          add = ->(time, weight) { sums[[time / every, sums.length - 1].min] += weight if sums.any? }
-          @told.each { |one| add.call(one[:t], WEIGHT[one[:kind]] || 0) }
-          spans.each { |from, to| (from / every..[to, from].max / every).each { |part| add.call(part * every, [to - from, every].min.fdiv(SPEECH)) } }
+          weights.each { |time, weight| sums[[time / every, sums.length - 1].min] += weight if sums.any? }
           sums.map { |sum| sum.round(1) }
         end
 
@@ -72,6 +71,15 @@ module Veranda
         end
 
         private
+
+        # @return [Array<Array(Integer, Numeric)>] when what counts how much
+        def weights
+          spoken = spans.flat_map do |from, to|
+            weight = [to - from, every].min.fdiv(SPEECH)
+            ((from / every)..(to / every)).map { |part| [part * every, weight] }
+          end
+          @told.map { |one| [one[:t], WEIGHT[one[:kind]] || 0] } + spoken
+        end
 
         # A stroke is seen to grow.
         def took(one) = one[:kind] == 'edited' ? one[:body][:ops].map { |op| op.dig(:mark, :took) || 0 }.max || 0 : 0

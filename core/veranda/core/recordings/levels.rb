@@ -37,8 +37,9 @@ module Veranda
         def silences
           return [] if @loudest.compact.empty?
 
-          runs = @loudest.each_with_index.chunk_while { |one, other| quiet?(one.first) == quiet?(other.first) }.select { |run| quiet?(run.first.first) }
-          rows = runs.select { |run| run.length >= LEAST }.map { |run| [at(run.first.last), at(run.last.last + 1)] }
+          runs = @loudest.each_with_index.chunk_while { |one, other| quiet?(one.first) == quiet?(other.first) }
+          silent = runs.select { |run| quiet?(run.first.first) && run.length >= LEAST }
+          rows = silent.map { |run| [at(run.first.last), at(run.last.last + 1)] }
           rows.max_by(MOST) { |from, to| to - from }.sort
         end
 

@@ -43,7 +43,11 @@ module Veranda
         def csv
           CSV.generate(row_sep: "\r\n") do |csv|
             csv << HEAD
-            @rows.each { |row| csv << [stamp(row[:from])[0, 8], row[:how], *row.values_at(:name, :words).map { |cell| Cell.plain(cell.to_s) }] }
+            @rows.each do |row|
+              csv << [stamp(row[:from])[0, 8], row[:how], *row.values_at(:name, :words).map do |cell|
+                Cell.plain(cell.to_s)
+              end]
+            end
           end
         end
 

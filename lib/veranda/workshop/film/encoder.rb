@@ -3,17 +3,19 @@
 module Veranda
   module Workshop
     module Film
-      # How a segment is encoded: what is drawn comes through a pipe with exact times, moving pictures are laid into it, and each format is a
-      # file of its own. A picture that does not change is not encoded again, which halves the work.
+      # How a segment is encoded: what is drawn comes through a pipe with exact times, moving pictures are laid into it, and each format is
+      # a file of its own. A picture that does not change is not encoded again, which halves the work.
       class Encoder
         # One picture in which nothing is left out, every so many s.
         WHOLE = 10
         COMMON = ['-fps_mode', 'passthrough', '-enc_time_base', '-1', '-force_key_frames', "expr:gte(t,n_forced*#{WHOLE})",
-                  '-colorspace', 'bt709', '-color_primaries', 'bt709', '-color_trc', 'bt709', '-color_range', 'tv', '-threads', '1', '-g', '100000'].freeze
+                  '-colorspace', 'bt709', '-color_primaries', 'bt709', '-color_trc', 'bt709', '-color_range', 'tv',
+                  '-threads', '1', '-g', '100000'].freeze
         CODECS = {
-          'mp4' => ['-c:v', 'libx264', '-preset', 'veryfast', '-crf', '23', '-tune', 'stillimage', '-bf', '0', '-video_track_timescale', '1000', '-f', 'mp4'],
-          'webm' => ['-c:v', 'libvpx-vp9', '-deadline', 'realtime', '-cpu-used', '8', '-row-mt', '1', '-tile-columns', '2', '-tune-content', 'screen',
-                     '-crf', '32', '-b:v', '0', '-f', 'webm']
+          'mp4' => ['-c:v', 'libx264', '-preset', 'veryfast', '-crf', '23', '-tune', 'stillimage', '-bf', '0', '-video_track_timescale',
+                    '1000', '-f', 'mp4'],
+          'webm' => ['-c:v', 'libvpx-vp9', '-deadline', 'realtime', '-cpu-used', '8', '-row-mt', '1', '-tile-columns', '2',
+                     '-tune-content', 'screen', '-crf', '32', '-b:v', '0', '-f', 'webm']
         }.freeze
         FORMATS = CODECS.keys.freeze
         # What browsers take for it: BT.709 in the narrow range.
@@ -67,11 +69,12 @@ module Veranda
           x, y, w, h = @layout.box(inlay[:place])
           from, to = seen(inlay).map { |ms| seconds(ms) }
           # A face fills its box; of a screen or a clip all is seen.
-          fit = inlay[:place] == 'paper' ? "scale=#{w}:#{h}:force_original_aspect_ratio=decrease" : "scale=#{w}:#{h}:force_original_aspect_ratio=increase,crop=#{w}:#{h}"
+          fit = "scale=#{w}:#{h}:force_original_aspect_ratio=#{inlay[:place] == 'paper' ? 'decrease' : "increase,crop=#{w}:#{h}"}"
           moving = inlay[:speed].zero? ? "select='eq(n,0)'" : "setpts=PTS/#{inlay[:speed]}"
           # One picture has to stand until the end.
           "[#{number + 1}:v]#{moving},setpts=PTS+#{from}/TB,#{fit},format=bgr0[i#{number}];" \
-            "[p#{number}][i#{number}]overlay=x=#{x}+(#{w}-overlay_w)/2:y=#{y}+(#{h}-overlay_h)/2:format=rgb:eof_action=#{inlay[:speed].zero? ? 'repeat' : 'pass'}:" \
+            "[p#{number}][i#{number}]overlay=x=#{x}+(#{w}-overlay_w)/2:y=#{y}+(#{h}-overlay_h)/2:format=rgb:" \
+            "eof_action=#{inlay[:speed].zero? ? 'repeat' : 'pass'}:" \
             "enable='gte(t,#{from})*lt(t,#{to})'[p#{number + 1}]"
         end
       end

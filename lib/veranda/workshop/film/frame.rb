@@ -9,6 +9,8 @@ module Veranda
       class Frame
         # Pages that are kept, the one that was not on show longest goes first.
         SHEETS = 24
+        # Drawings of words that are kept.
+        WORDS = 60
         PANEL = '#FFFDF9'
         INK = Core::Boards::Inks::INKS['slate']
         BRICK = Core::Boards::Inks::INKS['brick']
@@ -112,7 +114,9 @@ module Veranda
             said = Core::Boards::TextLayout.new(words, size: size, width: box[2] - 24).lines
             said = [*said.first(lines - 1), "#{said[lines - 1]} …"] if said.length > lines
             top = (box[3] - (said.length * size * 1.3)) / 2
-            rows = said.each_with_index.map { |line, i| %(<tspan x="#{centred ? box[2] / 2 : 12}" y="#{(top + (size * (1 + (i * 1.3)))).round(1)}">#{escape(line)}</tspan>) }
+            rows = said.each_with_index.map do |line, i|
+              %(<tspan x="#{centred ? box[2] / 2 : 12}" y="#{(top + (size * (1 + (i * 1.3)))).round(1)}">#{escape(line)}</tspan>)
+            end
             <<~SVG
               <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 #{box[2]} #{box[3]}" font-family="#{Core::Boards::SvgWriter::FONT}">
                 <text font-size="#{size}" fill="#{colour}" text-anchor="#{centred ? 'middle' : 'start'}">#{rows.join}</text>
@@ -121,9 +125,6 @@ module Veranda
           end
           @canvas.draw(drawing, box, clip: box)
         end
-
-        # Drawings of words that are kept.
-        WORDS = 60
 
         def kept(key)
           @words.shift if @words.length >= WORDS && !@words.key?(key)

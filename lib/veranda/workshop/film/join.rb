@@ -6,7 +6,8 @@ module Veranda
       # Joins the segments of a film with its sound, captions and chapters, without encoding anything again.
       class Join
         CAPTIONS = { 'webm' => 'webvtt', 'mp4' => 'mov_text' }.freeze
-        FINISH = { 'webm' => ['-cues_to_front', '1', '-f', 'webm'], 'mp4' => ['-movflags', '+faststart', '-video_track_timescale', '1000', '-f', 'mp4'] }.freeze
+        FINISH = { 'webm' => ['-cues_to_front', '1', '-f', 'webm'],
+                   'mp4' => ['-movflags', '+faststart', '-video_track_timescale', '1000', '-f', 'mp4'] }.freeze
 
         # @param plan [Hash] see {Plan}
         # @param folder [String]
@@ -57,11 +58,18 @@ module Veranda
         def command(format)
           sound = @plan[:sounds].any? ? ['-i', Film.sound(@folder, format)] : []
           tracks = @plan[:tracks].each_index.flat_map { |i| ['-i', "captions#{i}.vtt"] }
-          first = sound.any? ? 2 : 1
-          ['ffmpeg', '-nostdin', '-v', 'error', '-y', '-f', 'concat', '-i', 'list', *sound, *tracks, '-f', 'ffmetadata', '-i', 'facts', '-map', '0:v', *(['-map', '1:a'] if sound.any?),
-           *@plan[:tracks].each_with_index.flat_map { |track, i| ['-map', "#{first + i}:s", "-metadata:s:s:#{i}", "language=#{track[:lang]}"] },
-           '-map_metadata', (first + @plan[:tracks].length).to_s, '-map_chapters', (first + @plan[:tracks].length).to_s,
+          facts = ((sound + tracks).length / 2) + 1
+          ['ffmpeg', '-nostdin', '-v', 'error', '-y', '-f', 'concat', '-i', 'list', *sound, *tracks, '-f', 'ffmetadata', '-i', 'facts',
+           '-map', '0:v', *(['-map', '1:a'] if sound.any?), *subtitles(sound.any? ? 2 : 1),
+           '-map_metadata', facts.to_s, '-map_chapters', facts.to_s,
            '-c', 'copy', '-c:s', CAPTIONS.fetch(format), '-disposition:v', 'default', *FINISH.fetch(format)]
+        end
+
+        # @param first [Integer] number of the first input with captions
+        def subtitles(first)
+          @plan[:tracks].each_with_index.flat_map do |track, i|
+            ['-map', "#{first + i}:s", "-metadata:s:s:#{i}", "language=#{track[:lang]}"]
+          end
         end
 
         def seconds(ms) = format('%.3f', ms / 1000.0)

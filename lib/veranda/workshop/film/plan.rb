@@ -29,7 +29,8 @@ module Veranda
 
         # @return [Hash] plain values, see {Reel}, {Sound} and {Join}
         def call
-          { sitting: @sitting.id, title: @replay.shown.clean(@sitting.title.to_s), length: @clock.length, stretches: @clock.stretches, formats: @wishes[:formats],
+          { sitting: @sitting.id, title: @replay.shown.clean(@sitting.title.to_s), length: @clock.length, stretches: @clock.stretches,
+            formats: @wishes[:formats],
             layout: { people: rows.any?, captions: burnt.any? }, told: told, inlays: inlays, names: names, captions: burnt,
             tracks: beside, chapters: @replay.shown.clean(@recording.chapters), sounds: sounds, pictures: pictures }
         end
@@ -45,13 +46,15 @@ module Veranda
           @tracks ||= Preparing::TracksLeft.new(@archive, @recording).given.filter_map do |track|
             path = @archive.files.path(track[:file])
             facts = probed(path) or next
-            { kind: track[:kind], began_at: track[:began_at], person: @replay.shown.clean({ id: track[:person_id] })[:id], path: path, **facts }
+            { kind: track[:kind], began_at: track[:began_at], person: @replay.shown.clean({ id: track[:person_id] })[:id], path: path,
+              **facts }
           end
         end
 
         # @return [Hash, nil] `{ start:, length:, sound:, picture: }`, ms; nil of what cannot be played
         def probed(path)
-          told = JSON.parse(Tool.run('ffprobe', '-v', 'error', '-protocol_whitelist', 'file', '-show_entries', 'format=start_time,duration:stream=codec_type',
+          told = JSON.parse(Tool.run('ffprobe', '-v', 'error', '-protocol_whitelist', 'file', '-show_entries',
+                                     'format=start_time,duration:stream=codec_type',
                                      '-of', 'json', path, dir: @dir, seconds: PATIENCE))
           kinds = told['streams'].map { |stream| stream['codec_type'] }
           start, length = told['format'].values_at('start_time', 'duration').map { |text| (Float(text) * 1000).round }
@@ -63,7 +66,11 @@ module Veranda
         # Who is seen when and where.
         def rows
           @rows ||= Core::Films::WhoIsSeen.new(
-            tracks.select { |track| track[:kind] == 'picture' }.flat_map { |track| pieces_of(track).map { |piece| { **piece, **track.slice(:person, :path) } } },
+            tracks.select { |track| track[:kind] == 'picture' }.flat_map do |track|
+              pieces_of(track).map do |piece|
+                { **piece, **track.slice(:person, :path) }
+              end
+            end,
             staff: people.select { |person| Core::Person::STAFF.include?(person[:role]) }.map { |person| person[:id] },
             spoke: told.select { |one| one[:kind] == 'spoke' }.map { |one| one.values_at(:by, :t) }, large: paper.large
           ).slots
@@ -76,15 +83,27 @@ module Veranda
 
         def names
           called = people.to_h { |person| person.values_at(:id, :name) }
-          rows.map { |row| { from: row[:from], to: row[:to], names: row[:slots].map { |one| one && (called[one[:person]] || 'Somebody') } } }
+          rows.map do |row|
+            { from: row[:from], to: row[:to], names: row[:slots].map do |one|
+              one && (called[one[:person]] || 'Somebody')
+            end }
+          end
         end
 
-        def inlays = faces + screens + clips.select { |clip| clip[:front] && clip[:picture] }.flat_map { |clip| on_paper(clip[:pieces], clip[:path]) }
+        def inlays
+          faces + screens + clips.select { |clip| clip[:front] && clip[:picture] }.flat_map { |clip| on_paper(clip[:pieces], clip[:path]) }
+        end
 
         def faces
           rows.flat_map do |row|
             row[:slots].each_with_index.flat_map do |one, slot|
-              one ? Core::Films::Pieces.within([one], row[:from], row[:to]).map { |piece| { **piece.slice(:from, :to, :at, :speed), place: slot, path: one[:path] } } : []
+              if one
+                Core::Films::Pieces.within([one], row[:from], row[:to]).map do |piece|
+                  { **piece.slice(:from, :to, :at, :speed), place: slot, path: one[:path] }
+                end
+              else
+                []
+              end
             end
           end
         end
@@ -116,13 +135,20 @@ module Veranda
         end
 
         def sounds
-          spoken = tracks.select { |track| track[:sound] }.flat_map { |track| pieces_of(track).map { |piece| { **piece, path: track[:path] } } }
+          spoken = tracks.select { |track| track[:sound] }.flat_map do |track|
+            pieces_of(track).map do |piece|
+              { **piece, path: track[:path] }
+            end
+          end
           played = clips.select { |clip| clip[:sound] }.flat_map { |clip| clip[:pieces].map { |piece| { **piece, path: clip[:path] } } }
           (spoken + played).select { |piece| piece[:speed].positive? }.sort_by { |piece| piece[:from] }
         end
 
         def captioned = @captioned ||= @replay.captioned
-        def burnt = @burnt ||= @wishes[:captions] == 'burnt' ? captioned.cues(@wishes[:lang]).map { |cue| cue.to_h.slice(:from, :to, :words) } : []
+
+        def burnt
+          @burnt ||= @wishes[:captions] == 'burnt' ? captioned.cues(@wishes[:lang]).map { |cue| cue.to_h.slice(:from, :to, :words) } : []
+        end
 
         def beside
           return [] unless @wishes[:captions] == 'track'

@@ -3,8 +3,8 @@
 module Veranda
   module Workshop
     module Film
-      # Pictures as they are, each with its time, for a program that encodes them. A stream of plain pictures has no times, so they go as the
-      # least Matroska there is (RFC 9559): a head, and a cluster for each picture.
+      # Pictures as they are, each with its time, for a program that encodes them. A stream of plain pictures has no times, so they go as
+      # the least Matroska there is (RFC 9559): a head, and a cluster for each picture.
       class RawFrames
         # Of elements (RFC 9559, 5.1).
         EBML, SEGMENT, INFO, SCALE, TRACKS, TRACK, CLUSTER, STAMP, BLOCK =

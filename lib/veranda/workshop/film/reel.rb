@@ -94,7 +94,7 @@ module Veranda
 
         # @return [Integer, nil] when somebody comes into the picture next, or another thing is said
         def edge(time)
-          @edges ||= [:inlays, :names, :captions].flat_map { |name| @plan[name].flat_map { |row| row.values_at(:from, :to) } }.uniq.sort
+          @edges ||= %i[inlays names captions].flat_map { |name| @plan[name].flat_map { |row| row.values_at(:from, :to) } }.uniq.sort
           @edges.bsearch { |edge| edge > time }
         end
 

@@ -80,23 +80,25 @@ module Veranda
         end
 
         def changed(marks)
-          gone = @drawn.each_value.reject { |mark| marks[mark[:id]].equal?(mark) }
-          come = marks.each_value.reject { |mark| @drawn[mark[:id]].equal?(mark) }.sort_by { |mark| [mark[:z], mark[:id]] }
-          return if gone.empty? && come.empty?
-
-          top = @drawn.each_value.map { |mark| mark[:z] }.max || -1
+          gone = missing(@drawn, marks)
+          come = piled(missing(marks, @drawn))
+          on_top = gone.empty? && come.any? && come.first[:z] > top
           @drawn = marks
-          if gone.empty? && come.first[:z] > top then come.each { |mark| draw(mark, box(mark)) }
-          else mend((gone + come).map { |mark| box(mark) })
-          end
+          on_top ? come.each { |mark| draw(mark, box(mark)) } : mend((gone + come).map { |mark| box(mark) })
           @last = box(come.last) if come.any?
         end
+
+        # A mark that is another in any way is another mark.
+        def missing(some, others) = some.each_value.reject { |mark| others[mark[:id]].equal?(mark) }
+        def piled(marks) = marks.sort_by { |mark| [mark[:z], mark[:id]] }
+        def top = @drawn.each_value.map { |mark| mark[:z] }.max || -1
 
         # Boxes that meet are mended at once, since whatever lies there would be drawn for each of them.
         def mend(boxes)
           joined(boxes).each do |box|
             @canvas.lay(@ground, clip: box)
-            @drawn.each_value.select { |mark| meets?(box(mark), box) }.sort_by { |mark| [mark[:z], mark[:id]] }.each { |mark| draw(mark, box) }
+            there = @drawn.each_value.select { |mark| meets?(box(mark), box) }
+            piled(there).each { |mark| draw(mark, box) }
           end
         end
 

@@ -35,7 +35,9 @@ module Veranda
           groups = @plan[:sounds].each_slice(AT_ONCE).to_a
           pieces = groups.length == 1 ? groups.first : groups.each_with_index.map { |group, i| group(group, i) }
           parts = @plan[:formats].to_h { |format| [format, "#{Film.sound(@folder, format)}.part"] }
-          Film.run(*mix(pieces, "apad,atrim=0:#{seconds(@plan[:length])},asplit=#{parts.length}#{parts.keys.map { |format| "[#{format}]" }.join}"),
+          Film.run(*mix(pieces, "apad,atrim=0:#{seconds(@plan[:length])},asplit=#{parts.length}#{parts.keys.map do |format|
+            "[#{format}]"
+          end.join}"),
                    *parts.flat_map { |format, part| ['-map', "[#{format}]", *CODECS.fetch(format), part] })
           parts.each { |format, part| File.rename(part, Film.sound(@folder, format)) }
         end
@@ -47,16 +49,22 @@ module Veranda
           path = File.join(@folder, "mix#{number}.flac")
           from, to = pieces.map { |piece| piece[:from] }.min, pieces.map { |piece| piece[:to] }.max
           unless File.exist?(path)
-            Film.run(*mix(pieces.map { |piece| { **piece, from: piece[:from] - from } }, 'anull[o]'), '-map', '[o]', '-f', 'flac', "#{path}.part")
+            Film.run(*mix(pieces.map do |piece|
+              { **piece, from: piece[:from] - from }
+            end, 'anull[o]'), '-map', '[o]', '-f', 'flac', "#{path}.part")
             File.rename("#{path}.part", path)
           end
           { path: path, from: from, to: to, at: 0, speed: 1 }
         end
 
         def mix(pieces, after)
-          inputs = pieces.flat_map { |piece| ['-ss', seconds(piece[:at]), '-t', seconds(length(piece) * piece[:speed]), '-i', piece[:path]] }
+          inputs = pieces.flat_map do |piece|
+            ['-ss', seconds(piece[:at]), '-t', seconds(length(piece) * piece[:speed]), '-i', piece[:path]]
+          end
           heard = pieces.each_with_index.map { |piece, i| one(piece, i) }
-          all = "#{pieces.each_index.map { |i| "[s#{i}]" }.join}amix=inputs=#{pieces.length}:normalize=0:dropout_transition=0,#{LOUDEST},#{after}"
+          all = "#{pieces.each_index.map do |i|
+            "[s#{i}]"
+          end.join}amix=inputs=#{pieces.length}:normalize=0:dropout_transition=0,#{LOUDEST},#{after}"
           ['ffmpeg', '-nostdin', '-v', 'error', '-y', *inputs, '-filter_complex', [*heard, all].join(';')]
         end
 

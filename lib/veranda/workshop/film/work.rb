@@ -7,8 +7,8 @@ require 'json'
 module Veranda
   module Workshop
     module Film
-      # Makes a film in a folder, segment by segment and several at once, with its sound beside. What is there when it is cut off is not made
-      # again, unless the plan is another one.
+      # Makes a film in a folder, segment by segment and several at once, with its sound beside. What is there when it is cut off is not
+      # made again, unless the plan is another one.
       class Work
         # Somebody threw away what is being made, or the worker is to stop.
         class Stopped < StandardError; end
@@ -63,7 +63,11 @@ module Veranda
         end
 
         def missing
-          Film.segments(@plan[:length]).map(&:first).reject { |number| @plan[:formats].all? { |one| File.exist?(Film.segment(@folder, number, one)) } }
+          Film.segments(@plan[:length]).map(&:first).reject do |number|
+            @plan[:formats].all? do |one|
+              File.exist?(Film.segment(@folder, number, one))
+            end
+          end
         end
 
         # @return [Array<Array<String>>] what {Film.main} is asked for

@@ -8,6 +8,7 @@ module Veranda
       # What was shown to all of the answers to a poll, as a row for each answer: words, and how often it was given.
       module ShownResults
         HEAD = %w[question round answer count right].freeze
+        SAYS = { true => 'yes', false => 'no' }.freeze
 
         module_function
 
@@ -31,8 +32,7 @@ module Veranda
             csv << HEAD
             polls.each do |question, shown|
               rows(question, shown).each do |row|
-                right = { true => 'yes', false => 'no' }[row[:right]]
-                csv << [question[:text], shown[:round], row[:words], row[:count], right].map { |cell| Cell.plain(cell.to_s) }
+                csv << [question[:text], shown[:round], row[:words], row[:count], SAYS[row[:right]]].map { |cell| Cell.plain(cell.to_s) }
               end
             end
           end
