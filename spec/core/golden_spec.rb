@@ -101,6 +101,13 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect_golden('page_heights', heights)
   end
 
+  it 'lays a page into a box' do
+    cases = [1_000, 900, 1_600, 1_601, 2_400, 12_000].product([[1_280, 720], [1_040, 644], [390, 500]]).map do |height, (w, h)|
+      { height: height, w: w, h: h, **Core::Films::Fit.of(height, w, h).to_h.slice(:scale, :x, :y).transform_values { |value| value.round(6) } }
+    end
+    expect_golden('fits', cases)
+  end
+
   # Everything that happens to a stream of each kind, and what it comes to. Undo counts and house rules are part of it.
   it 'follows streams' do
     hall = sitting(steps: Stage::PLAN[:steps].map { |step| step.merge(rules: { draw: step[:id] != 'crossing', props: true }) })

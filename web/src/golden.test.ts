@@ -90,6 +90,13 @@ describe('as the core has it', () => {
     }
   });
 
+  it('lays a page into a box', () => {
+    for (const { height, w, h, ...view } of golden<View & { height: number; w: number; h: number }>('fits')) {
+      const fitted = fittedView(height, { width: w, height: h });
+      for (const side of ['scale', 'x', 'y'] as const) expect(fitted[side]).toBeCloseTo(view[side], 5);
+    }
+  });
+
   for (const { stream, begins, entries, view } of golden<{
     stream: string;
     begins: unknown;

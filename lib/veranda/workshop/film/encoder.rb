@@ -54,7 +54,8 @@ module Veranda
           from, to = seen(inlay)
           at = inlay[:at] + ((from + @from - inlay[:from]) * inlay[:speed])
           # Of one that stands still a moment is enough.
-          ['-ss', seconds(at), '-t', seconds(inlay[:speed].zero? ? 500 : (to - from) * inlay[:speed]), '-i', inlay[:path]]
+          lasts = inlay[:speed].zero? ? 500 : (to - from) * inlay[:speed]
+          ['-ss', seconds(at), '-t', seconds(lasts), '-f', inlay[:read], '-i', inlay[:path]]
         end
 
         def seconds(ms) = format('%.3f', ms / 1000.0)

@@ -54,12 +54,12 @@ module Veranda
             end, 'anull[o]'), '-map', '[o]', '-f', 'flac', "#{path}.part")
             File.rename("#{path}.part", path)
           end
-          { path: path, from: from, to: to, at: 0, speed: 1 }
+          { path: path, read: 'flac', from: from, to: to, at: 0, speed: 1 }
         end
 
         def mix(pieces, after)
           inputs = pieces.flat_map do |piece|
-            ['-ss', seconds(piece[:at]), '-t', seconds(length(piece) * piece[:speed]), '-i', piece[:path]]
+            ['-ss', seconds(piece[:at]), '-t', seconds(length(piece) * piece[:speed]), '-f', piece[:read], '-i', piece[:path]]
           end
           heard = pieces.each_with_index.map { |piece, i| one(piece, i) }
           all = "#{pieces.each_index.map do |i|

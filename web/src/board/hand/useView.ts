@@ -11,6 +11,17 @@ export interface View {
 const LEAST = 0.15;
 const MOST = 6;
 
+/** @returns the view in which a whole page is seen; of one that is longer than a sheet its whole width, since one reads down it */
+export function fittedView(height: number, size: { width: number; height: number }): View {
+  const long = height > PAGE_WIDTH;
+  const scale = (long ? size.width / PAGE_WIDTH : Math.min(size.width / PAGE_WIDTH, size.height / height)) || 0.5;
+  return {
+    scale,
+    x: (PAGE_WIDTH - size.width / scale) / 2,
+    y: Math.min((height - size.height / scale) / 2, 0),
+  };
+}
+
 /** Zoom and pan of a surface. Without an own choice the whole page is fitted into it. */
 export function useView(height: number = PAGE_HEIGHT) {
   const [node, setNode] = useState<HTMLElement | null>(null);
@@ -24,14 +35,7 @@ export function useView(height: number = PAGE_HEIGHT) {
     return () => observer.disconnect();
   }, [node]);
 
-  // A page that is longer than a sheet is fitted to its width; one reads down it.
-  const long = height > PAGE_WIDTH;
-  const scale = (long ? size.width / PAGE_WIDTH : Math.min(size.width / PAGE_WIDTH, size.height / height)) || 0.5;
-  const fitted = {
-    scale,
-    x: (PAGE_WIDTH - size.width / scale) / 2,
-    y: Math.min((height - size.height / scale) / 2, 0),
-  };
+  const fitted = fittedView(height, size);
   const view = chosen ?? fitted;
 
   const zoom = useCallback(
