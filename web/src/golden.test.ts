@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { boundsOf, boxOf, heightOf, type Box } from './board/geometry/boxes';
 import { outlinePath } from './board/geometry/outline';
+import { fittedView, type View } from './board/hand/useView';
 import { arrowHead, signPath, strokePath } from './board/geometry/paths';
 import { mayChange, mayMove } from './board/selection/mayChange';
 import { layOut } from './board/geometry/textLayout';

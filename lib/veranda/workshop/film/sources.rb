@@ -5,7 +5,8 @@ require 'json'
 module Veranda
   module Workshop
     module Film
-      # The files that sound and moving pictures of a film come from: what people sent, and what was played. What cannot be read is left out.
+      # The files that sound and moving pictures of a film come from: what people sent, and what was played. What cannot be read is
+      # left out.
       class Sources
         # What files are read as, by the first name that the program has for it. What only points to other files is none of these.
         READ = %w[matroska mov mp3 ogg wav flac].freeze
