@@ -61,13 +61,24 @@ RSpec.describe Core::Films::Playing do
   it 'lets a stroke grow, and says when something is different next' do
     stroke = { id: 'm', page: 'p1', kind: 'stroke', x: 0, y: 0, points: [0, 0, 1, 1, 2, 2, 3, 3], width: 4, ink: 'lake', took: 1_000 }
     one = playing(told(5_000, 'edited', ops: [{ op: 'put', mark: stroke }]))
-    expect([one.following, one.moving, one.page.growing]).to eq([5_000, nil, []])
+    expect([one.following, one.moving, one.page.moving]).to eq([5_000, nil, {}])
     one.advance(5_500)
-    expect([one.page.growing.map { |mark| one.share(mark) }, one.moving]).to eq([[0.5], 5_620])
+    expect([one.page.moving['m'][:points], one.moving]).to eq([[0, 0, 1, 1], 5_620])
     one.advance(5_990)
     expect(one.moving).to eq(6_000)
     one.advance(6_000)
-    expect([one.page.growing, one.following, one.moving]).to eq([[], nil, nil])
+    expect([one.page.moving, one.following, one.moving]).to eq([{}, nil, nil])
+  end
+
+  it 'lets a timer count down to nothing' do
+    timer = { id: 'm', page: 'p1', kind: 'prop', prop: 'timer', settings: { seconds: 3 }, x: 0, y: 0, w: 9, h: 9, ink: 'lake', shows: { ends_at: 8_300 } }
+    one = playing(told(5_000, 'edited', ops: [{ op: 'put', mark: timer }]))
+    one.advance(6_000)
+    expect([one.page.moving['m'][:shows], one.moving]).to eq([{ left: 2_300 }, 6_300])
+    one.advance(6_300)
+    expect(one.moving).to eq(7_300)
+    one.advance(9_000)
+    expect([one.page.moving['m'][:shows], one.moving]).to eq([{ left: 0 }, nil])
   end
 
   it 'follows a pointer a second late, and forgets all at a seam' do

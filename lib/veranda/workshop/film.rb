@@ -11,24 +11,19 @@ module Veranda
       #
       # @!attribute page [Core::Films::Playing::Page, nil] the page on show
       # @!attribute version [Object] another one once anything on it is different
-      # @!attribute share [Proc] how much of a stroke that grows is there
       # @!attribute pointer [Hash, nil] `{ x:, y:, name: }`
       # @!attribute covered [Boolean] whether a moving picture lies over the paper
       # @!attribute says [String] what stands there when there is no page
       # @!attribute names [Array<String, nil>] of whoever is seen, by slot
       # @!attribute caption [String, nil]
-      Seen = Struct.new(:page, :version, :share, :pointer, :covered, :says, :names, :caption, keyword_init: true) do
+      Seen = Struct.new(:page, :version, :pointer, :covered, :says, :names, :caption, keyword_init: true) do
         # @return [Array] equal for two moments that look the same
         def signature
-          [if page && !covered
-             [page.board, page.page, version, page.growing.map do |mark|
-               [mark[:id], Film.points(mark, share.call(mark))]
-             end]
-           else
-             says
-           end,
-           pointer, covered, names, caption]
+          [page && !covered ? [page.board, page.page, version, looks] : says, pointer, covered, names, caption]
         end
+
+        # Of what moves by itself: how much of a stroke is there, which second a timer says.
+        def looks = page.moving.map { |id, mark| [id, mark[:points]&.length || (mark[:shows][:left] / 1000.0).ceil] }
       end
 
       # ms of one segment: what is made again at most when the work is cut off.
@@ -77,17 +72,6 @@ module Veranda
       # @return [Array<Array(Integer, Integer, Integer)>] number, from and to in ms
       def segments(length)
         (0..((length - 1) / SEGMENT)).map { |number| [number, number * SEGMENT, [(number + 1) * SEGMENT, length].min] }
-      end
-
-      # How many numbers of its points a stroke has once so much of it is there, as `web/src/board/geometry/paths.ts` has it.
-      def points(mark, share) = [1, (mark[:points].length / 2 * share).ceil].max * 2
-
-      # @param mark [Hash] a stroke
-      # @param share [Float]
-      # @return [Hash] the beginning of it
-      def begun(mark, share)
-        count = points(mark, share)
-        mark.merge(points: mark[:points].first(count), press: mark[:press]&.first(count / 2))
       end
     end
   end

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
+import { BoardClock } from '../board/props/boardClock';
 import type { RecordingFacts, RecordingHappened } from '../api/shapes';
 import { CaptionMenu } from '../captions/CaptionMenu';
 import { useCaptionWish } from '../captions/wish';
@@ -73,6 +74,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [editing, setEditing] = useState(false);
   const [large, setLarge] = useState(false);
+  const [then] = useState(() => () => recorder.wall);
   const captions = useCaptions(facts.id);
   const [wish] = useCaptionWish();
   const happened = useHappened(facts.id, facts.length);
@@ -124,7 +126,9 @@ function Playing({ facts }: { facts: RecordingFacts }) {
               overflow: 'hidden',
             }}
           >
-            <BoardThen recorder={recorder} facts={facts} at={at} />
+            <BoardClock value={then}>
+              <BoardThen recorder={recorder} facts={facts} at={at} />
+            </BoardClock>
           </Box>
           {at === MAIN && <CaptionsThen {...{ recorder, lines: captions.lines, lang: captions.lang }} />}
         </Box>

@@ -25,8 +25,9 @@ module Veranda
         # Streams that are seen in a film; what is written is not.
         SEEN = %i[place board poll].freeze
 
-        # A page of a board at a moment.
-        Page = Struct.new(:board, :page, :state, :growing)
+        # A page of a board at a moment. `moving` are marks that look different by themselves, by id, each as it looks now: strokes that are
+        # being drawn, timers that run.
+        Page = Struct.new(:board, :page, :state, :moving)
 
         # @return [Integer]
         attr_reader :time
@@ -68,20 +69,17 @@ module Veranda
           shown.each_value.max_by { |state| state.rounds.last&.fetch(:opened_at) || 0 }
         end
 
-        # @return [Page, nil] the page on show with the strokes that are being drawn on it
+        # @return [Page, nil] the page on show
         def page
           shown = place&.shown or return
           state = @states[Streams::StreamName.board(shown[:board])] or return
           now = wall
-          growing = state.marks.each_value.select { |mark| mark[:page] == shown[:page] && grows?(mark, now) }
-          Page.new(shown[:board], shown[:page], state, growing)
+          moving = state.marks.each_value.select { |mark| mark[:page] == shown[:page] && moves?(mark, now) }
+          Page.new(shown[:board], shown[:page], state, moving.to_h { |mark| [mark[:id], look(mark, now)] })
         end
 
         # @return [Integer] goes up with every change of a board
         def version(board) = @versions[Streams::StreamName.board(board)]
-
-        # @return [Float] how much of a stroke is there
-        def share(mark) = (wall - mark[:at]).fdiv(mark[:took]).clamp(0, 1)
 
         # @return [Hash, nil] `{ x:, y:, by: }`, where somebody points on the page on show
         def pointer
@@ -100,7 +98,17 @@ module Veranda
 
         private
 
+        def moves?(mark, now) = grows?(mark, now) || runs?(mark)
         def grows?(mark, now) = mark[:took].to_i.positive? && now >= mark[:at] && now < mark[:at] + mark[:took]
+        def runs?(mark) = mark[:prop] == 'timer' && !mark.dig(:shows, :ends_at).nil?
+
+        def look(mark, now)
+          return { **mark, shows: { left: [mark[:shows][:ends_at] - now, 0].max } } if runs?(mark)
+
+          # As `web/src/board/geometry/paths.ts` has it.
+          count = [1, (mark[:points].length / 2 * (now - mark[:at]).fdiv(mark[:took])).ceil].max
+          { **mark, points: mark[:points].first(2 * count), press: mark[:press]&.first(count) }
+        end
 
         def take(one)
           return stand(one) if one[:kind] == 'seam'
@@ -130,9 +138,15 @@ module Veranda
         def trails(shown) = shown ? @trails.select { |trail| trail[:board] == shown[:board] && trail[:page] == shown[:page] } : []
 
         def growth
-          now = page&.growing.to_a
-          [@time + GROWTH, now.map { |mark| @time + mark[:at] + mark[:took] - wall }.min].min if now.any?
+          now = wall
+          times = page&.moving.to_h.each_value.map do |mark|
+            mark[:prop] ? second(mark[:shows][:left]) : [@time + GROWTH, @time + mark[:at] + mark[:took] - now].min
+          end
+          times.compact.min
         end
+
+        # When a timer says another second.
+        def second(left) = left.positive? ? @time + ((left - 1) % 1_000) + 1 : nil
 
         def pointing
           now = wall

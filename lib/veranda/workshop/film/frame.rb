@@ -53,7 +53,7 @@ module Veranda
           box = @layout.paper
           @canvas.lay(sheet.canvas, 0, -down, clip: box)
           all = [0, -down, sheet.fit.w, sheet.fit.h]
-          page.growing.each { |mark| sheet.draw_on(@canvas, Film.begun(mark, seen.share.call(mark)), all, clip: box) }
+          page.moving.each_value { |mark| sheet.draw_on(@canvas, mark, all, clip: box) }
           point(sheet.fit, down, seen.pointer) if seen.pointer
         end
 
@@ -63,10 +63,10 @@ module Veranda
           key = [page.board, page.page, fit]
           sheet, drawn = @sheets.delete(key)
           sheet ||= Sheet.new(fit, @pictures)
-          growing = page.growing.map { |mark| mark[:id] }
-          sheet.catch_up(page.state, page.page, without: page.growing) unless drawn == [version, growing]
+          moving = page.moving.keys
+          sheet.catch_up(page.state, page.page, without: moving) unless drawn == [version, moving]
           @sheets.shift if @sheets.length >= SHEETS
-          @sheets[key] = [sheet, [version, growing]]
+          @sheets[key] = [sheet, [version, moving]]
           sheet
         end
 

@@ -102,7 +102,7 @@ module Veranda
 
         def seen(time)
           page, version = poll || board
-          Seen.new(page: page, version: version, says: says, share: @playing.method(:share), names: at(:names, time)&.fetch(:names) || [],
+          Seen.new(page: page, version: version, says: says, names: at(:names, time)&.fetch(:names) || [],
                    pointer: (pointer(page) unless page.nil? || poll), caption: at(:captions, time)&.fetch(:words),
                    covered: @plan[:inlays].any? { |inlay| inlay[:place] == 'paper' && time >= inlay[:from] && time < inlay[:to] })
         end
@@ -114,7 +114,7 @@ module Veranda
           poll = @playing.poll or return
           @polls ||= {}.compare_by_identity
           drawn = @polls[poll.shown] ||= Core::Films::PollPage.of(poll)
-          [Core::Films::Playing::Page.new('poll', drawn.pages.first, drawn, []), drawn.object_id]
+          [Core::Films::Playing::Page.new('poll', drawn.pages.first, drawn, {}), drawn.object_id]
         end
 
         def says = @playing.place&.shown ? 'A board was on show that only staff see.' : 'No board was on show.'

@@ -32,13 +32,12 @@ module Veranda
 
         # @param board [Core::Boards::Board]
         # @param page [String]
-        # @param without [Array<Hash>] marks that are not drawn yet
+        # @param without [Array<String>] ids of marks that are drawn elsewhere
         # @return [self]
         def catch_up(board, page, without: [])
           @writer = Core::Boards::SvgWriter.new(board, page, pictures: @pictures)
           lay_ground(board, page)
-          held = without.to_set { |mark| mark[:id] }
-          marks = board.marks.each_value.select { |mark| mark[:page] == page && !held.include?(mark[:id]) }
+          marks = board.marks.each_value.select { |mark| mark[:page] == page && !without.include?(mark[:id]) }
           changed(marks.to_h { |mark| [mark[:id], mark] })
           self
         end

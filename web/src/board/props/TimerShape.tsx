@@ -1,7 +1,12 @@
 import { INKS } from '../../api/contracts';
+import { useContext } from 'react';
 import { useNow } from '../../parts/hooks/useNow';
 import { minutesAndSeconds } from '../../parts/words/times';
+import { BoardClock } from './boardClock';
 import { PANEL, type PropProps } from './look';
+
+/** ms; a recording may run faster than the day. */
+const QUICK = 250;
 
 /** What is left, counted on this screen from the end that the server has set. */
 export function TimerShape({ settings, shows, ink, w, h }: PropProps) {
@@ -18,8 +23,9 @@ export function TimerShape({ settings, shows, ink, w, h }: PropProps) {
 }
 
 function Running({ endsAt, w, h }: { endsAt: number; w: number; h: number }) {
-  const now = useNow();
-  return <Digits ms={Math.max(endsAt - now, 0)} w={w} h={h} />;
+  const time = useContext(BoardClock);
+  useNow(time === Date.now ? 1_000 : QUICK);
+  return <Digits ms={Math.max(endsAt - time(), 0)} w={w} h={h} />;
 }
 
 function Digits({ ms, w, h }: { ms: number; w: number; h: number }) {
