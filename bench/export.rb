@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'fileutils'
+require 'zlib'
 
 module Bench
   # Films of ten minutes of a busy class, by how many times faster than the class itself they are made: a board with four voices in one
@@ -29,9 +30,22 @@ module Bench
     def board
       one = measure('board and sound, WebM', %w[webm], '≥ 8, aim 14')
       Report.line('its size', one['webm'] / 1e6, 'MB', target: '≤ 12, aim 6')
+      watched
       measure('board and sound, MP4', %w[mp4], '≥ 8, aim 14')
       measure('board and sound, both', %w[webm mp4], '≥ 5, aim 10')
       measure('board and sound, one at a time', %w[webm], '≥ 3, aim 6', lanes: 1)
+    end
+
+    # All that a player asks for to watch the boards, beside a video of them as it would be streamed.
+    def watched
+      recording = @archive.recordings.recording(@archive.recordings.fetch(@klass.sitting))
+      replay = Veranda::Store::Replay.new(@archive.log, @klass.sitting, recording)
+      asked = (0...MS).step(120_000).map { |from| replay.between(from, [from + 120_000, MS].min) }
+      bytes = Zlib.gzip(JSON.generate([replay.at(0), asked])).bytesize
+      small = File.join(@archive.files.scratch, 'small.webm')
+      system('ffmpeg', '-v', 'error', '-y', '-i', File.join(@archive.files.scratch, 'exports', 'bench', 'film.webm'), '-vf', 'scale=-2:480', '-an',
+             '-c:v', 'libvpx-vp9', '-deadline', 'realtime', '-cpu-used', '8', '-crf', '32', '-b:v', '0', small, exception: true)
+      Report.line('to watch its boards, gzipped', bytes / 1e6, 'MB', baseline: File.size(small) / 1e6)
     end
 
     def keep(person, kind, source, codec)
