@@ -1,14 +1,17 @@
 # frozen_string_literal: true
 
 require 'fileutils'
-require 'json'
-require 'tmpdir'
 
 module Veranda
   module Workshop
     # Makes a lesson of a zip that {LessonZip} wrote, perhaps elsewhere. All of it or nothing: whatever is wrong is said,
     # and nothing is taken in.
     class LessonFromZip
+      include FromZip
+
+      # s to take it apart.
+      PATIENCE = 120
+
       # @param archive [Store::Archive]
       # @param path [String] of the zip
       # @param course_id [String]
@@ -25,29 +28,13 @@ module Veranda
       # @return [String] id of the lesson
       # @raise [Core::Refusal] `zip_damaged`, `zip_too_large`, `zip_foreign`, `zip_newer`, `zip_incomplete`, `bad_input`, `not_a_board`
       def call
-        Dir.mktmpdir('lesson', @archive.files.scratch) do |dir|
-          @parts = taken_apart(dir)
-          @kept = []
-          @archive.db.transaction { build(@parts[:manifest]) }
+        all_or_nothing(:lesson, PATIENCE) do |parts|
+          @parts = parts
+          build(parts[:manifest])
         end
-      rescue StandardError
-        # No row names what was copied for a lesson that was not made.
-        @kept&.each { |name| @archive.files.clear(name) }
-        raise
       end
 
       private
-
-      def taken_apart(dir)
-        materials = File.join(dir, 'materials')
-        FileUtils.mkdir(materials)
-        Limited.call(:lesson_parts, dir: dir, seconds: 120, path: @path, to: materials)
-      rescue ZipGuard::TooMuch
-        raise Core::Refusal.new(:zip_too_large, 'This zip unpacks to more than is taken. Nothing was taken in.')
-      rescue ZipGuard::Damaged, Tool::Failed
-        raise Core::Refusal.new(:zip_damaged,
-                                'This zip is damaged. Nothing was taken in. Save the lesson again where it came from.')
-      end
 
       def build(facts)
         materials = facts[:materials].to_h { |material| [material[:id], take(material)] }
@@ -62,13 +49,7 @@ module Veranda
       end
 
       def take(material)
-        path = @parts[:files].fetch(material[:file].to_sym)
-        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by, name: material[:name], size: [File.size(path), 1].max)
-        to = @archive.files.upload_path(upload[:id])
-        FileUtils.mv(path, to)
-        type = Sniff.type(to, material[:name])
-        id, = @archive.materials.take(upload, type: type, kind: Core::Materials::Kinds.of(type))
-        @kept << "materials/#{id}"
+        id = material_of(@parts[:files].fetch(material[:file].to_sym), material[:name], person_id: @by)
         @archive.materials.update(id, title: material[:title], labels: material[:labels])
         id
       end
@@ -101,11 +82,6 @@ module Veranda
           raise Core::Refusal.new(:zip_incomplete,
                                   'A board in this zip shows a material that is not in it. Nothing was taken in.')
         facts.merge(material: id, version: 1)
-      end
-
-      def home(person)
-        @people ||= @archive.people.roster(@course_id).map { |row| row[:id] }
-        @people.include?(person) ? person : "x-#{person}"[0, 40]
       end
 
       def step(step, boards, materials)

@@ -2,13 +2,16 @@
 
 require 'fileutils'
 require 'json'
-require 'tmpdir'
 
 module Veranda
   module Workshop
     # Makes a recorded class, with a lesson of its own, of a zip that {RecordingZip} wrote, perhaps elsewhere. All of it or nothing:
     # whatever is wrong is said, and nothing is taken in.
     class RecordingFromZip
+      include FromZip
+
+      # s to take it apart.
+      PATIENCE = 140
       # Entries that are stored at once.
       AT_ONCE = 1_000
       # Fields in which no id of anybody or anything stands, but words.
@@ -29,30 +32,14 @@ module Veranda
       # @return [String] id of the class
       # @raise [Core::Refusal] `zip_damaged`, `zip_too_large`, `zip_foreign`, `zip_newer`, `zip_incomplete`, `bad_input`
       def call
-        Dir.mktmpdir('recording', @archive.files.scratch) do |dir|
-          parts = taken_apart(dir)
+        all_or_nothing(:recording, PATIENCE) do |parts, dir|
           @facts, @files = parts.values_at(:manifest, :files)
           @dir = dir
-          @kept = []
-          @archive.db.transaction { build }
+          build
         end
-      rescue StandardError
-        # No row names what was copied for a class that was not made.
-        @kept&.each { |name| @archive.files.clear(name) }
-        raise
       end
 
       private
-
-      def taken_apart(dir)
-        to = File.join(dir, 'parts')
-        FileUtils.mkdir(to)
-        Limited.call(:recording_parts, dir: dir, seconds: 140, path: @path, to: to)
-      rescue ZipGuard::TooMuch
-        raise Core::Refusal.new(:zip_too_large, 'This zip unpacks to more than is taken. Nothing was taken in.')
-      rescue ZipGuard::Damaged, Tool::Failed
-        raise Core::Refusal.new(:zip_damaged, 'This zip is damaged. Nothing was taken in. Save the recording again where it came from.')
-      end
 
       def build
         from, to = @facts[:stretches].flatten.minmax
@@ -78,15 +65,10 @@ module Veranda
 
       # It is on nobody's shelf, as what is posted in a class.
       def take(file, title)
-        path = @files.fetch(file.to_sym)
-        upload = @archive.uploads.begin(course_id: @course_id, person_id: @by.id, name: "#{title}#{File.extname(file)}",
-                                        size: [File.size(path), 1].max, sitting_id: @sitting)
-        to = @archive.files.upload_path(upload[:id])
-        FileUtils.cp(path, to)
-        type = Sniff.type(to, upload[:name])
-        id, = @archive.materials.take(upload, type: type, kind: Core::Materials::Kinds.of(type))
-        @kept << "materials/#{id}"
-        id
+        copy = File.join(@dir, Store::Ids.call)
+        # Several may be shown out of one file.
+        FileUtils.cp(@files.fetch(file.to_sym), copy)
+        material_of(copy, "#{title}#{File.extname(file)}", person_id: @by.id, sitting_id: @sitting)
       end
 
       def store(row)
@@ -129,14 +111,6 @@ module Veranda
       end
 
       def people = @people ||= @facts[:people].to_set { |person| person[:id] }
-
-      # People who are not of this course are nobody's namesakes.
-      def home(person)
-        return person if %w[house nobody].include?(person)
-
-        @roster ||= @archive.people.roster(@course_id).map { |row| row[:id] }
-        @roster.include?(person) ? person : "x-#{person}"[0, 40]
-      end
 
       def over(from)
         @archive.db[:sittings].where(id: @sitting).update(status: 'ended', made_at: Time.at(from/1000r))

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'cgi'
+
 module Veranda
   module Workshop
     module Film
@@ -131,7 +133,7 @@ module Veranda
           @words[key] ||= Drawing.of(yield)
         end
 
-        def escape(text) = REXML::Text.normalize(Core::Boards::Mark.plain(text))
+        def escape(text) = CGI.escapeHTML(Core::Boards::Mark.plain(text))
       end
     end
   end
