@@ -88,6 +88,20 @@ RSpec.describe Veranda::Store::RecordedWords do
     expect(found('left')).to eq([])
   end
 
+  it 'are found by their stems in the language of the course' do
+    course = ARCHIVE.sittings.fetch(sitting)[:lesson_id].then { |lesson| ARCHIVE.lessons.fetch(lesson)[:course_id] }
+    rows = [{ at: 1, kind: 'post', words: 'Die Schiffe fahren durch die Engen' }]
+    words.keep(sitting, 1, rows)
+    expect(found('fahre Schiffen')).to eq([])
+    ARCHIVE.update_course(course, language: 'de')
+    expect(words.unread([sitting])).to eq({ sitting => 0 })
+    words.keep(sitting, 1, rows)
+    expect(found('fahre Schiffen')).to eq(['Die Schiffe fahren durch die Engen'])
+    expect(found("fahr' OR 1=1 --")).to eq([])
+  ensure
+    ARCHIVE.update_course(course, language: 'en')
+  end
+
   it 'are kept once, however many read at the same time' do
     Array.new(4) { Thread.new { words.keep(sitting, 1, [{ at: 1, kind: 'post', words: 'fairway' }]) } }.each(&:join)
     expect(found('fairway')).to eq(['fairway'])

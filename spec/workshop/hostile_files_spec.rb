@@ -134,7 +134,8 @@ RSpec.describe 'Files that mean harm' do
   it 'are opened in our own processes by no library: those are named in limited programs alone' do
     root = File.join(Veranda::ROOT, 'lib/veranda')
     openers = Dir[File.join(root, '**/*.rb')].select { |file| File.read(file).lines.any? { |line| !line.strip.start_with?('#') && line.match?(/\b(HexaPDF|Nokogiri|REXML|Zip::File)\b/) } }
-    expect(openers.map { |file| File.basename(file) }).to match_array(%w[clean_svg.rb lesson_parts.rb office_facts.rb recording_parts.rb save_pages.rb slides_beneath.rb zip_guard.rb])
+    expect(openers.map { |file| File.basename(file) })
+      .to match_array(%w[clean_svg.rb lesson_parts.rb office_facts.rb recording_parts.rb save_pages.rb slides_beneath.rb zip_guard.rb])
   end
 
   it 'do not end the work of a new version when a board is full' do

@@ -120,8 +120,9 @@ module Veranda
         optional(:private_in_transcripts).value(:bool)
         optional(:keep_recordings).maybe(:integer, gteq?: 1, lteq?: 3_650)
         optional(:add_missed).value(:bool)
+        optional(:language).value(:string, format?: /\A[a-z]{2}\z/)
       end
-      POLICIES = %i[private_in_transcripts keep_recordings add_missed].freeze
+      POLICIES = %i[private_in_transcripts keep_recordings add_missed language].freeze
 
       # What a course keeps of its classes, and for how long.
       get '/api/courses/:id/policy' do |id|

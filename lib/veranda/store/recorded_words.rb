@@ -8,6 +8,14 @@ module Veranda
       # Places in one recording, and in all, that are told at once.
       MOST_IN_ONE = 8
       MOST = 200
+      # Languages whose stems are known (https://www.postgresql.org/docs/15/textsearch-dictionaries.html, 12.6.6), by ISO 639-1. Of others
+      # words are found as they stand.
+      STEMS = {
+        'ar' => 'arabic', 'da' => 'danish', 'de' => 'german', 'el' => 'greek', 'en' => 'english', 'es' => 'spanish', 'fi' => 'finnish',
+        'fr' => 'french', 'hu' => 'hungarian', 'id' => 'indonesian', 'it' => 'italian', 'lt' => 'lithuanian', 'nl' => 'dutch',
+        'no' => 'norwegian', 'pt' => 'portuguese', 'ro' => 'romanian', 'ru' => 'russian', 'sv' => 'swedish', 'tr' => 'turkish'
+      }.freeze
+      AS_THEY_STAND = 'simple'
 
       # @param db [Sequel::Database]
       def initialize(db)
@@ -26,13 +34,14 @@ module Veranda
       # @param head [Integer] the last edit that was known when it was read
       # @param rows [Array<Hash>] `{ at:, kind:, words: }`
       def keep(sitting_id, head, rows)
+        stems = stems_of(sitting_id)
         @db.transaction do
           # Two that read at the same time take turns, and what was read of older edits never comes after newer ones.
           @db[:recordings].insert_conflict.insert(sitting_id: sitting_id)
           next if @db[:recordings].where(sitting_id: sitting_id).for_update.get(:read_at).to_i > head
 
           @db[:recorded_words].where(sitting_id: sitting_id).delete
-          @db[:recorded_words].multi_insert(rows.map { |row| row.merge(sitting_id: sitting_id) }, commit_every: 500)
+          @db[:recorded_words].multi_insert(rows.map { |row| { **row, sitting_id: sitting_id, stems: stems } }, commit_every: 500)
           @db[:recordings].where(sitting_id: sitting_id).update(read_at: head)
         end
       end
@@ -43,8 +52,8 @@ module Veranda
       def find(ids, text)
         return [] if ids.empty? || text.strip.empty?
 
-        @db[FOUND, ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST,
-                   in_one: MOST_IN_ONE].all
+        @db[found(ids), ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST,
+                        in_one: MOST_IN_ONE].all
       end
 
       # Words by their stems, or as they stand within others (https://www.postgresql.org/docs/15/pgtrgm.html, F.35.5).
@@ -52,12 +61,27 @@ module Veranda
         SELECT sitting_id, at, kind, words FROM (
           SELECT sitting_id, at, kind, words, row_number() OVER (PARTITION BY sitting_id ORDER BY at) AS number
           FROM recorded_words
-          WHERE sitting_id = ANY (:ids) AND (found @@ websearch_to_tsquery('english', :text) OR words ILIKE :part)
+          WHERE sitting_id = ANY (:ids) AND (%s OR words ILIKE :part)
         ) AS places
         WHERE number <= :in_one
         ORDER BY sitting_id, at LIMIT :most
       SQL
       private_constant :FOUND
+
+      private
+
+      # Each language is asked for by itself, since an index is of use for words that are known beforehand.
+      def found(ids)
+        stems = courses(ids).distinct.select_map(:language).map { |language| STEMS.fetch(language, AS_THEY_STAND) }.uniq
+        either = stems.map { |one| "(stems = '#{one}'::regconfig AND found @@ websearch_to_tsquery('#{one}', :text))" }
+        format(FOUND, either.any? ? "(#{either.join(' OR ')})" : 'false')
+      end
+
+      def stems_of(sitting_id) = STEMS.fetch(courses([sitting_id]).get(:language) || 'en', AS_THEY_STAND)
+
+      def courses(ids)
+        @db[:sittings].where(Sequel[:sittings][:id] => ids).join(:lessons, id: :lesson_id).join(:courses, id: Sequel[:lessons][:course_id])
+      end
     end
   end
 end

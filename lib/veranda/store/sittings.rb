@@ -46,6 +46,9 @@ module Veranda
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)
       end
 
+      # @return [Sequel::Dataset] ids of all classes of a course
+      def ids_of_course(course_id) = @db[:sittings].where(lesson_id: @db[:lessons].where(course_id: course_id).select(:id)).select(:id)
+
       # @param course_id [String]
       # @return [Array<String>] streams of what was said, answered and drawn in all classes of a course, in their main and breakout rooms,
       #   and on its

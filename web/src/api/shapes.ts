@@ -3099,6 +3099,7 @@ export interface CoursePolicy {
   private_in_transcripts: boolean;
   keep_recordings: number | null;
   add_missed: boolean;
+  language: string;
 }
 export interface Finding {
   code: string;

@@ -35,6 +35,12 @@ Sequel.migration do
       ALTER TABLE recordings ADD COLUMN deleted_at timestamptz;
       -- How loud each second of a sound is at most, 0 to 100; none of those that were kept before.
       ALTER TABLE tracks ADD COLUMN levels smallint[];
+      -- Words are found by their stems in the language of the course (ISO 639-1).
+      ALTER TABLE courses ADD COLUMN language text NOT NULL DEFAULT 'en';
+      ALTER TABLE recorded_words DROP COLUMN found;
+      ALTER TABLE recorded_words ADD COLUMN stems regconfig NOT NULL DEFAULT 'english';
+      ALTER TABLE recorded_words ADD COLUMN found tsvector GENERATED ALWAYS AS (to_tsvector(stems, words)) STORED;
+      CREATE INDEX ON recorded_words USING gin (found);
       -- A zip of which a recorded class is made.
       ALTER TABLE uploads DROP CONSTRAINT uploads_purpose_check,
         ADD CONSTRAINT uploads_purpose_check CHECK (purpose IN ('material', 'lesson', 'recording'));
@@ -45,7 +51,10 @@ Sequel.migration do
     run <<~SQL
       DROP TABLE exports;
       DROP TABLE notes;
-      ALTER TABLE courses DROP COLUMN keep_recordings, DROP COLUMN add_missed;
+      ALTER TABLE recorded_words DROP COLUMN found, DROP COLUMN stems;
+      ALTER TABLE recorded_words ADD COLUMN found tsvector GENERATED ALWAYS AS (to_tsvector('english', words)) STORED;
+      CREATE INDEX ON recorded_words USING gin (found);
+      ALTER TABLE courses DROP COLUMN keep_recordings, DROP COLUMN add_missed, DROP COLUMN language;
       ALTER TABLE recordings DROP COLUMN deleted_at;
       ALTER TABLE tracks DROP COLUMN levels;
       DELETE FROM uploads WHERE purpose = 'recording';

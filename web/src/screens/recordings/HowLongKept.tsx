@@ -16,6 +16,9 @@ import { CourseField } from '../../parts/fields/CourseField';
 /** Days for which recordings are kept. */
 const DAYS = [30, 90, 180, 365, 730];
 
+/** Languages whose stems the search knows. */
+const LANGUAGES = 'en da de el es fi fr hu id it lt nl no pt ro ru sv tr'.split(' ');
+
 /** For instructors: for how long a course keeps its recordings, and whether what was not recorded may be added. */
 export function HowLongKept() {
   const courses = useQuery({ queryKey: ['courses'], queryFn: () => get<Course[]>('/api/courses') });
@@ -67,6 +70,19 @@ function Asking({ courses, onClose }: { courses: Course[]; onClose: () => void }
               Then sound, picture, films, zips, links, notes and who watched are gone for good. Boards and posts stay
               with the lesson.
             </Box>
+            <TextField
+              select
+              size="small"
+              label="Words are found as in"
+              value={data.language}
+              onChange={({ target }) => change.mutate({ language: target.value })}
+            >
+              {[...new Set([...LANGUAGES, data.language])].map((code) => (
+                <MenuItem key={code} value={code}>
+                  {new Intl.DisplayNames('en', { type: 'language' }).of(code)}
+                </MenuItem>
+              ))}
+            </TextField>
             <FormControlLabel
               control={
                 <Switch
