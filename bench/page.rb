@@ -7,6 +7,7 @@ module Bench
   #   drawing   the same while twenty people draw
   #   player    a recording with 1,000 marks and hundreds of posts, playing at triple speed
   #   slides    a class whose board has 40 pages and 4,000 marks, for every stroke that comes
+  #   watching  what a player keeps in memory after an hour, two and three of a recording, its clock running twenty times as fast
   #   lasting   what a page keeps in memory after as many strokes, taken off again, as come in an hour, in two and in three
   class Page < Measure
     SECONDS = 8
@@ -16,7 +17,7 @@ module Bench
 
     def run
       @running = @server.new
-      klass = BusyClass.new(@archive, began: BusyClass.now - 20 * BusyClass::MINUTE)
+      klass = BusyClass.new(@archive, began: BusyClass.now)
       klass.live_through(2_400, 20)
       in_class(klass)
       klass.finish
@@ -24,6 +25,7 @@ module Bench
       playing(klass)
       slides
       lasting
+      watching
     ensure
       @running&.stop
     end
@@ -81,6 +83,33 @@ module Bench
       seats&.each(&:cut)
     end
 
+    # Its clock runs faster than the day, so that three hours at triple speed go by in minutes.
+    FAST = 20
+    HURRY = "const now = performance.now.bind(performance); performance.now = () => now() * #{FAST};".freeze
+
+    def watching
+      klass = BusyClass.new(@archive, began: BusyClass.now)
+      klass.live_through(9_000, 180)
+      klass.finish
+      driver = open("/recordings/#{klass.sitting}", '[role=slider]', script: HURRY)
+      driver.find_element(css: '[title=Speed]').then { |speed| 5.times { speed.click } }
+      driver.find_elements(css: 'button').find { |button| button.text == 'Play' }.click
+      kept = [1, 2, 3].map do |hour|
+        sleep 0.5 until time(driver) >= (hour * 3_600) - 60
+        driver.execute_cdp('HeapProfiler.collectGarbage')
+        figures(driver)['JSHeapUsedSize'] / (1024.0 * 1024)
+      end
+      kept.each_with_index { |megabytes, i| report("player, memory after #{i + 1} h", megabytes, 'MB', '') }
+      report('player, third hour beside the first', kept.last / kept.first, '×', '≤ 1.1×')
+    ensure
+      driver&.quit
+    end
+
+    # @return [Integer] s into the recording
+    def time(driver)
+      driver.find_element(css: '[data-testid=time] strong').text.split(':').reduce(0) { |sum, part| (sum * 60) + part.to_i }
+    end
+
     def visitor(klass)
       person = @archive.people.add('Student').tap { |id| @archive.people.admit(klass.lesson, id) }
       VisitorClient.new(@running, as: person)
@@ -103,8 +132,9 @@ module Bench
       end
     end
 
-    def open(path, awaited)
+    def open(path, awaited, script: nil)
       driver = Browser.open(@running.address, @crowd.cookie('odalys'))
+      driver.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: script) if script
       driver.execute_cdp('Performance.enable')
       driver.get("#{@running.address}#{path}")
       200.times { driver.find_elements(css: awaited).any? ? break : sleep(0.1) }

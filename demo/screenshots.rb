@@ -138,7 +138,6 @@ class Screenshots
     sleep 2
     keys(@odalys, '2')
     draw(@odalys, [-60, -20], [60, -40], [70, 20], [20, 70], [-60, 50], [-80, -30], [-20, -60])
-    shoot(@odalys, 'class-screen')
     @odalys.click_button('End the share', match: :first)
     say('odalys', 'class.show', "place/#{@sitting}.main", board: 'rules-crossing', page: 'p1')
   end
@@ -323,6 +322,8 @@ class Screenshots
     @odalys.click_button('Play')
     sleep 7
     shoot(@odalys, 'player')
+    visit(@farah, '/classes/tide-class/after', '[aria-label=Polls]')
+    shoot(@farah, 'after-class')
   end
 end
 

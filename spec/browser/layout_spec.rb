@@ -63,7 +63,8 @@ RSpec.describe 'How pages lie', type: :journey do
     'the shelf' => [%w[odalys], ->(_) { '/shelf/navigation' }, 'main'],
     'the boards' => [%w[odalys], ->(_) { '/boards' }, 'main'],
     'the recordings' => [%w[odalys farah], ->(spec) { spec.recorded && '/recordings' }, 'main'],
-    'the player' => [%w[odalys farah], ->(spec) { "/recordings/#{spec.recorded}" }, '[role=slider]']
+    'the player' => [%w[odalys farah], ->(spec) { "/recordings/#{spec.recorded}" }, '[role=slider]'],
+    'what is left of a class' => [%w[odalys farah], ->(spec) { "/classes/#{spec.recorded}/after" }, 'h2']
   }
 
   views.each do |view, (people, path, awaited)|
