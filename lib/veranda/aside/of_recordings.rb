@@ -82,11 +82,8 @@ module Veranda
       # @return [Hash] `{ every:, parts:, quiet:, own: }`, see {Core::Recordings::Happened}
       def recording_happened(sitting:, viewer:, only: nil)
         one = replay(sitting, only: only, captions: true)
-        captioned = one.captioned
-        cues = captioned.languages.flat_map { |lang| captioned.cues(lang) }
-        happened = Core::Recordings::Happened.new(one.all, cues: cues, length: one.recording.clock.length)
-        { every: happened.every, parts: happened.parts, quiet: happened.quiet,
-          own: happened.own(viewer && one.shown.clean({ id: viewer })&.fetch(:id)) }
+        told = happenings.fetch([sitting, only, one.recording.edits.to_h.hash]) { happened(one) }
+        { **told, own: told[:own].fetch(viewer && one.shown.clean({ id: viewer })&.fetch(:id), []) }
       end
 
       # @param person [Hash]
@@ -148,6 +145,15 @@ module Veranda
 
       # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.
       def replays = @replays ||= Recent.new(REPLAYS)
+
+      # The same for all who watch, but for what each of them did.
+      def happenings = @happenings ||= Recent.new(REPLAYS)
+
+      def happened(replay)
+        captioned = replay.captioned
+        cues = captioned.languages.flat_map { |lang| captioned.cues(lang) }
+        Core::Recordings::Happened.new(replay.all, cues: cues, length: replay.recording.clock.length).to_h
+      end
 
       # @param only [Array(Integer, Integer), nil] the stretch of the class that is watched
       def recording(sitting, only = nil, captions: false)

@@ -15,7 +15,8 @@ module Veranda
       ONCE = %i[own_copy take_lesson take_recording rehearse put_forward pair_up deal_rooms open_rooms add_room give_boards
                 side_by_side take_captions
                 edit_recording].freeze
-      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson take_recording recorded_writing everything_of].freeze
+      SLOW = %i[board_pdf board_svg board_png lesson_pdf lesson_zip take_lesson take_recording recorded_writing everything_of
+                recording_happened recording_levels after_class own_copy].freeze
 
       # @param archive [Store::Archive]
       # @param video_sites [Array<String>] see {Preparing::LinkedVideo}

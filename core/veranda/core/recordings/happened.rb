@@ -56,21 +56,27 @@ module Veranda
           [*gaps, [last, @length]].select { |from, to| to - from >= QUIET }
         end
 
-        # @param person [String, nil] id, as it is told
-        # @return [Array<Hash>] `{ t:, kind:, words: }`, in order
-        def own(person)
+        # @return [Hash{String => Array<Hash>}] what people did, `{ t:, kind:, words: }` in order, by person as they are told
+        def own
+          @told.select { |one| OWN.key?(one[:kind]) }.group_by { |one| one[:by] }.transform_values { |rows| moments(rows).first(MOST) }
+        end
+
+        # @return [Hash] `{ every:, parts:, quiet:, own: }`
+        def to_h = { every: every, parts: parts, quiet: quiet, own: own }
+
+        private
+
+        # Marks that follow one another shortly are one moment.
+        def moments(rows)
           last = nil
-          rows = @told.select { |one| person && one[:by] == person && OWN.key?(one[:kind]) }.filter_map do |one|
+          rows.filter_map do |one|
             kind = OWN[one[:kind]]
             next if kind == 'mark' && last && one[:t] - last < TOGETHER
 
             last = one[:t] if kind == 'mark'
             { t: one[:t], kind: kind, words: one[:body][:text] }
           end
-          rows.first(MOST)
         end
-
-        private
 
         # @return [Array<Array(Integer, Numeric)>] when what counts how much
         def weights
