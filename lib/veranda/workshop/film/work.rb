@@ -15,8 +15,10 @@ module Veranda
 
         # Segments that one program makes before it is looked again how many may work.
         AT_ONCE = 6
-        # s between looking after those who work.
+        # s between looking after those who work, and after which they are given up when nothing has got done: a class may need the
+        # machine for itself for long.
         LOOK = 0.2
+        STUCK = 3 * 3_600
         PROGRAM = [RbConfig.ruby, '-r', File.join(ROOT, 'lib/veranda.rb'), '-e', 'Veranda::Workshop::Film.main'].freeze
         PART = '*.part'
 
@@ -83,8 +85,17 @@ module Veranda
             sleep(LOOK)
             raise Stopped unless @told.call(share)
 
+            moved!
+
             @running.each_key.select { |pid| Process.wait(pid, Process::WNOHANG) && ended(pid, $CHILD_STATUS) }
           end
+        end
+
+        # @raise [Tool::TooLong]
+        def moved!
+          now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          @share, @moved_at = share, now unless @share == share
+          raise Tool::TooLong, 'Nothing got done any more.' if now - @moved_at > STUCK
         end
 
         def begin_one(job)
