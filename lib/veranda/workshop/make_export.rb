@@ -21,13 +21,7 @@ module Veranda
         return unless Store::Exports::UNDER_WAY.include?(@row[:state])
         return later(id) if waiting?
 
-        exports.note(id, state: 'making', edits: head = exports.edits(@row[:sitting_id]))
-        made = make
-        # It was edited meanwhile.
-        return run(id) if exports.edits(@row[:sitting_id]) != head
-
-        exports.finish(id, made)
-        FileUtils.rm_rf(folder)
+        alone { finish(id) } || later(id)
       rescue Film::Work::Stopped
         exports.row(id) ? later(id) : FileUtils.rm_rf(folder)
       rescue Core::Refusal => e
@@ -41,6 +35,31 @@ module Veranda
       end
 
       private
+
+      # Whoever lost the database while they worked may still be at it.
+      # @return [Boolean] whether it was done
+      def alone
+        FileUtils.mkdir_p(File.dirname(folder))
+        File.open("#{folder}.lock", File::RDWR | File::CREAT) do |lock|
+          return false unless lock.flock(File::LOCK_EX | File::LOCK_NB)
+
+          yield
+          FileUtils.rm_f(lock.path)
+        end
+        true
+      end
+
+      def finish(id)
+        loop do
+          exports.note(id, state: 'making', edits: head = exports.edits(@row[:sitting_id]))
+          made = make
+          # It was edited meanwhile.
+          next if exports.edits(@row[:sitting_id]) != head
+
+          exports.finish(id, made)
+          return FileUtils.rm_rf(folder)
+        end
+      end
 
       def archive = Work.archive
       def exports = archive.exports
