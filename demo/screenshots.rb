@@ -312,6 +312,7 @@ class Screenshots
     @odalys.find('[role=slider]').send_keys(:end)
     @odalys.click_button('Edit')
     @odalys.has_css?('[aria-label="What was changed"]')
+    @odalys.has_css?('[role=slider] rect', visible: :all)
     shoot(@odalys, 'recording-edit')
     say('odalys', 'class.end', "sitting/#{@sitting}")
     150.times { ARCHIVE.tracks.state(@sitting) == 'ready' ? break : sleep(0.4) }
