@@ -127,6 +127,7 @@ RSpec.describe Veranda::Workshop::RecordingZip do
     before { described_class.new(ARCHIVE, replay(plain[:sitting])).write(path) }
 
     def board = "board.#{plain[:board]}"
+    def began_at = recording_of(plain[:sitting]).clock.stretches.first.first
 
     it 'is refused where it is none, of another version, damaged, or not all of it is there' do
       changed { |entries| manifest(entries) { |facts| facts['version'] = 2 } }
@@ -159,6 +160,30 @@ RSpec.describe Veranda::Workshop::RecordingZip do
         changed(&change)
         expect(%i[bad_input zip_damaged]).to include(refused), what
       end
+    end
+
+    # An id that stands for something here opens it to whoever may watch, so none of a zip does.
+    it 'reaches nothing of another class, board or shelf' do
+      other = fresh_class
+      everywhere = lambda do |entries, &change|
+        entries['streams/sitting.jsonl'].lines.each_index { |i| line(entries, 'sitting', i) { |row| change.call(row['body']['view']) if row['body']['view'] } }
+      end
+      changed { |entries| everywhere.call(entries) { |view| view['id'] = other[:sitting] } }
+      brought = take
+      facts = Veranda::Preparing::Watched.new(ARCHIVE, replay(brought)).facts(nil, teaches: true)
+      expect([facts[:id], recording_of(brought).sitting.id]).to eq([brought, brought])
+      changed { |entries| everywhere.call(entries) { |view| view['boards'] << { 'id' => other[:board], 'name' => 'Another' } } }
+      expect(refused).to eq(:zip_damaged)
+      described_class.new(ARCHIVE, replay(plain[:sitting])).write(path)
+      theirs = { 'id' => 'p', 'by' => 'farah', 'name' => 'F', 'to' => 'everyone', 'text' => 'look', 'at' => began_at, 'file' => 'deck' }
+      changed { |entries| line(entries, 'exchange.main', 0) { |row| row['body']['view']['posts'] = [theirs] } }
+      posts = replay(take).at(0)[:streams].find { |name,| name.start_with?('exchange') }.last[:posts]
+      expect(posts.map { |post| post.key?(:file) }).to eq([false])
+      mark = { 'id' => 'pic', 'page' => 'p1', 'kind' => 'image', 'x' => 1, 'y' => 1, 'w' => 9, 'h' => 9, 'ink' => 'slate', 'material' => 'deck', 'version' => 1, 'slide' => 1,
+               'alt' => '' }
+      changed { |entries| line(entries, board, 1) { |row| row['body']['ops'] = [{ 'op' => 'put', 'mark' => mark }] } }
+      shown = replay(take).last[:streams].find { |name,| name.start_with?('board') }.last[:marks]
+      expect(shown.map { |one| one[:material] }).to all(satisfy { |id| id != 'deck' && ARCHIVE.materials.find_all([id]).empty? })
     end
 
     it 'is taken in without what cannot be played' do

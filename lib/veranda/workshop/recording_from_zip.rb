@@ -85,13 +85,21 @@ module Veranda
 
       def entry(name, seq, line)
         Core::Streams::Entry.new(stream: name, seq: seq, at: line[:at], actor: home(line[:by]), kind: line[:kind],
-                                 body: at_home(line[:body]), command_id: "zip#{seq}")
+                                 body: of_class(name, at_home(line[:body])), command_id: "zip#{seq}")
       end
 
-      # People, boards and materials by the ids that they have here.
+      # Whatever class a zip speaks of, here it is this one: everything that is asked of a recording goes by that id.
+      def of_class(name, body)
+        return body unless Core::Streams::StreamName.kind(name) == :sitting
+
+        body[:view] ? body.merge(view: body[:view].merge(id: @sitting)) : body.merge({ id: @sitting }.slice(*body.keys))
+      end
+
+      # People, boards and materials by the ids that they have here. Files that were posted are not in a zip, and an id of one would open
+      # whatever has it here.
       def at_home(value, field = nil)
         case value
-        when Hash then shows(value).to_h { |key, part| [key, at_home(part, key)] }
+        when Hash then shows(value).except(:file).to_h { |key, part| [key, at_home(part, key)] }
         when Array then value.map { |part| at_home(part, field) }
         when String then if WORDS.include?(field)
                            value
@@ -104,7 +112,7 @@ module Veranda
 
       # What is not in the zip is shown by nothing.
       def shows(value)
-        return value unless value[:material] && value[:version]
+        return value unless value[:material]
 
         here = @shows[value.values_at(:material, :version, :slide).compact] || [Store::Ids.call, 1, 1]
         value.merge(%i[material version slide].zip(here).to_h.slice(*value.keys))
@@ -166,7 +174,7 @@ module Veranda
       # What cannot be played to its end is not taken in.
       def played_through!
         recording = @archive.recordings.recording(@archive.recordings.fetch(@sitting), captions: true)
-        raise unplayable unless recording && recording.clock.stretches == @facts[:stretches]
+        raise unplayable unless recording && recording.clock.stretches == @facts[:stretches] && own?(recording)
 
         replay = Store::Replay.new(@archive.log, @sitting, recording)
         told = replay.all
@@ -176,6 +184,12 @@ module Veranda
         replay.captioned.languages
       rescue NoMethodError, TypeError, KeyError, ArgumentError, FrozenError
         raise unplayable
+      end
+
+      # Nothing of any other class, board or room is reached by way of this one.
+      def own?(recording)
+        streams = @facts[:streams].map { |row| Core::Recordings::ZipManifest.stream(row[:name], @sitting, @boards) }
+        recording.sitting.id == @sitting && recording.sitting.activities.empty? && (recording.streams - streams).empty?
       end
 
       def unplayable = Core::Refusal.new(:zip_damaged, 'What this zip tells of the class contradicts itself. Nothing was taken in.')
