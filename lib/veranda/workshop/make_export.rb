@@ -43,8 +43,11 @@ module Veranda
         File.open("#{folder}.lock", File::RDWR | File::CREAT) do |lock|
           return false unless lock.flock(File::LOCK_EX | File::LOCK_NB)
 
-          yield
-          FileUtils.rm_f(lock.path)
+          begin
+            yield
+          ensure
+            FileUtils.rm_f(lock.path)
+          end
         end
         true
       end
