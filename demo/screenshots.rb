@@ -303,17 +303,24 @@ class Screenshots
     end
   end
 
+  # Ten seconds are cut, and how loud it was is known.
+  def edit
+    at = ARCHIVE.sittings.state(@sitting).stretches.first[:from] + 40_000
+    Veranda::Deciding::Perform.call(ARCHIVE.log, 'recording.cut', { id: 'cut', from: at, to: at + 10_000 }, stream: "recording/#{@sitting}",
+                                                                                                            by: Demo::School.person('odalys'))
+    150.times { ARCHIVE.tracks.unmeasured(@sitting).empty? ? break : sleep(0.4) }
+    visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 2_000}", '[role=slider]')
+    @odalys.click_button('Edit')
+    @odalys.has_css?('[aria-label="What was changed"]')
+    @odalys.has_css?('[aria-label="Edit the recording"] svg rect', visible: :all)
+    shoot(@odalys, 'recording-edit')
+  end
+
   def recordings
     visit(@odalys, '/recordings', 'article')
     @odalys.find('[aria-label="Find in all recordings"]').set('springs')
     @odalys.has_css?('[aria-label="Where it was found"]')
     shoot(@odalys, 'recordings')
-    visit(@odalys, '/recordings/tide-class', '[role=slider]')
-    @odalys.find('[role=slider]').send_keys(:end)
-    @odalys.click_button('Edit')
-    @odalys.has_css?('[aria-label="What was changed"]')
-    @odalys.has_css?('[role=slider] rect', visible: :all)
-    shoot(@odalys, 'recording-edit')
     say('odalys', 'class.end', "sitting/#{@sitting}")
     150.times { ARCHIVE.tracks.state(@sitting) == 'ready' ? break : sleep(0.4) }
     visit(@odalys, "/recordings/#{@sitting}?at=#{@seen_at - 6_000}", '[role=slider]')
@@ -323,6 +330,7 @@ class Screenshots
     @odalys.click_button('Play')
     sleep 7
     shoot(@odalys, 'player')
+    edit
     visit(@farah, '/classes/tide-class/after', '[aria-label=Polls]')
     shoot(@farah, 'after-class')
   end
