@@ -21,7 +21,7 @@ module Bench
       board
       keep('odalys', 'picture', ['-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 300k -g 120])
       measure('with a camera', %w[webm], '≥ 3, aim 7')
-      keep('odalys~screen', 'screen', ['-f', 'lavfi', '-i', 'testsrc2=size=1280x720:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 1500k -g 120])
+      keep('odalys--screen', 'screen', ['-f', 'lavfi', '-i', 'testsrc2=size=1280x720:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 1500k -g 120])
       measure('with a moving screen', %w[webm], '≥ 2, aim 4') { |plan| sharing(plan) }
     end
 
@@ -58,9 +58,11 @@ module Bench
 
     # The screen lies over the board for all of the time.
     def sharing(plan)
-      screen = plan[:inlays].first.merge(place: 'paper', path: @archive.files.path(@archive.tracks.of(@klass.sitting).last[:file]))
+      screen = plan[:inlays].first.merge(place: 'paper', path: @archive.files.path(screen_track[:file]))
       plan.merge(inlays: [screen], layout: { people: false, captions: false }, names: [])
     end
+
+    def screen_track = @archive.tracks.of(@klass.sitting).find { |track| track[:kind] == 'screen' }
 
     # @return [Hash{String => Integer}] bytes by format
     def measure(name, formats, target, lanes: 2)

@@ -28,6 +28,7 @@ RSpec.describe Veranda::Workshop::MakeExport do
     act('board.point', 8, board, page: 'p1', path: [900, 1200, 800, 500, 1200, 820])
     act('board.put', 10, board, marks: [secret])
     act('board.remove', 15, board, ids: ['m2'])
+    yield if block_given?
     act('class.end', 30)
   end
 
@@ -127,6 +128,20 @@ RSpec.describe Veranda::Workshop::MakeExport do
       face = seen(path, [1100, 40, 100, 60])
       expect(face.find { |_, (red, green, _)| green > red }.first).to be_within(0.15).of(5)
     end
+  end
+
+  it 'shows a screen over the board for as long as it lay there' do
+    hold do
+      act('class.join', 0)
+      act('class.share_screen', 16, "place/#{sitting}.main", on: true)
+      act('class.share_screen', 22, "place/#{sitting}.main", on: false)
+    end
+    # Green from the fifteenth second on.
+    keep('picture', person: 'odalys--screen')
+    path = paths(film(formats: %w[webm]))['webm']
+    middle = seen(path, [600, 400, 40, 40])
+    green = middle.select { |_, (red, value, _)| value > red + 30 }.map(&:first)
+    expect([green.min, green.max]).to match([be_within(0.15).of(16), be_within(0.15).of(22)])
   end
 
   it 'has nothing in it that was cut, nor of people who were left out' do
