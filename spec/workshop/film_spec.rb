@@ -141,7 +141,7 @@ RSpec.describe Veranda::Workshop::MakeExport do
     path = paths(film(formats: %w[webm]))['webm']
     middle = seen(path, [600, 400, 40, 40])
     green = middle.select { |_, (red, value, _)| value > red + 30 }.map(&:first)
-    expect([green.min, green.max]).to match([be_within(0.15).of(16), be_within(0.15).of(22)])
+    expect(green.minmax).to match([be_within(0.15).of(16), be_within(0.15).of(22)])
   end
 
   it 'has nothing in it that was cut, nor of people who were left out' do
