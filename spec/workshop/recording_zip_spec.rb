@@ -147,6 +147,11 @@ RSpec.describe Veranda::Workshop::RecordingZip do
       { 'a mark without what it needs' => ->(entries) { line(entries, board, 1) { |row| row['body']['ops'][0]['mark'].delete('points') } },
         'one beyond the page' => ->(entries) { line(entries, board, 1) { |row| row['body']['ops'][0]['mark']['x'] = 9e99 } },
         'another shape' => ->(entries) { line(entries, board, 1) { |row| row['body']['ops'] = { 'a' => 1 } } },
+        'a slide of no width' => lambda { |entries|
+          line(entries, board, 0) do |row|
+            row['body']['view']['page_facts'] = [{ 'page' => 'p1', 'ground' => { 'material' => 'deck', 'version' => 1, 'slide' => 1, 'w' => 0, 'h' => 3 } }]
+          end
+        },
         'words for a number' => ->(entries) { line(entries, 'place.main', 0) { |row| row['body']['view']['shown'] = 'everything' } },
         'a kind that is not known' => ->(entries) { line(entries, 'sitting', 0) { |row| row['kind'] = 'conjured' } },
         'another time' => ->(entries) { line(entries, board, 1) { |row| row['at'] = 5 } },

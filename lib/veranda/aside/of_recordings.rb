@@ -22,8 +22,14 @@ module Veranda
           Deciding::Perform.call(@archive.log, "recording.#{edit}", with, stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
           @archive.track_parts.want(sitting) if %w[cut take_back].include?(edit)
         end
+        # Nobody gets what was made before, and what is hidden now has no place on the disk either.
+        @archive.exports.clear(sitting)
         nil
       end
+
+      # Files of some gigabytes take a while to be thrown away.
+      def delete_recording(sitting:) = @archive.recordings.delete(sitting) && nil
+      def drop_export(sitting:, export:) = @archive.exports.drop(sitting, export) && nil
 
       # @return [String] JSON of what a player needs of a recording, see {Preparing::Watched}
       def replay_facts(sitting:, viewer:, teaches:, only: nil)
@@ -89,7 +95,14 @@ module Veranda
       # @param person [Hash]
       # @param watches [Boolean] whether they may watch the recording
       # @return [Hash] see {Preparing::AfterClass#facts}
-      def after_class(sitting:, person:, watches:) = after(sitting, person, watches).facts
+      def after_class(sitting:, person:, watches:)
+        return after(sitting, person, false).facts unless watches
+
+        # The same for all who may watch.
+        edits = @archive.recordings.edits(sitting, captions: true).to_h.hash
+        (@after ||= Recent.new(REPLAYS)).fetch([sitting, edits]) { after(sitting, person, true).facts }
+      end
+
 
       # @return [String] id of the copy
       def own_copy(sitting:, person:, board:) = after(sitting, person, true).copy(board)

@@ -43,7 +43,7 @@ module Veranda
       # Lets go of it for good.
       delete '/api/recordings/:id' do |id|
         staff_of_recording!(id)
-        archive.recordings.delete(id)
+        aside(:delete_recording, sitting: id)
         json({})
       end
 

@@ -39,7 +39,7 @@ module Veranda
 
       delete '/api/recordings/:id/exports/:export' do |id, export|
         staff_of_recording!(id)
-        archive.exports.drop(id, export)
+        aside(:drop_export, sitting: id, export: export)
         exports(id)
       end
 

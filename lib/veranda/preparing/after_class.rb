@@ -7,6 +7,8 @@ module Veranda
     class AfterClass
       # Own boards of one person in a lesson, see {OwnBoard}.
       MOST = OwnBoard::MOST
+      # Letters of a board's name that its copy is called by.
+      NAME = 70
 
       # @param archive [Store::Archive]
       # @param sitting [Hash] row of the class
@@ -23,11 +25,9 @@ module Veranda
       # @return [Hash] `{ opened:, ended:, taught:, recording:, boards:, polls:, files:, said:, posts: }`
       def facts
         sitting = @archive.sittings.state(@row[:id])
-        { opened: sitting.opened_at, ended: sitting.ended_at, taught: sitting.seats.each_value.select do |seat|
-          seat.role == 'instructor'
-        end.map(&:name),
-          recording: recording, boards: boards, polls: polls, files: @replay ? played + posted : [],
-          said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
+        taught = sitting.seats.each_value.select { |seat| seat.role == 'instructor' }
+        { opened: sitting.opened_at, ended: sitting.ended_at, taught: taught.map(&:name), recording: recording, boards: boards,
+          polls: polls, files: @replay ? played + posted : [], said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
       end
 
       # Makes a board of the class one's own, as it was in the end of the recording.
@@ -35,18 +35,19 @@ module Veranda
       # @return [String] id of the copy
       # @raise [Core::Refusal] `no_such_board`, `too_many_boards`
       def copy(board)
-        name = Core::Streams::StreamName.board(board)
-        view = @replay&.last&.dig(:streams,
-                                  name) or raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.')
+        _, name, state = @writing&.drawn&.find { |id,| id == board }
+        raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.') unless state
         if @archive.lessons.owned(@row[:lesson_id], @person.id) >= MOST
           raise Core::Refusal.new(:too_many_boards, "You have #{MOST} boards of your own in this lesson already.")
         end
 
-        called = Core::Name.clean("#{@archive.lessons.board(board)[:name]}, my copy")
-        id = @archive.lessons.add_board(@row[:lesson_id], name: called, audience: 'people', outside: 'work', owner_id: @person.id,
-                                                          people: Sequel.pg_array([@person.id], :text))
-        Deciding::Perform.call(@archive.log, 'board.take_in', Core::Streams::Fold.seen(name, view).as_taken_in, stream: Core::Streams::StreamName.board(id))
-        id
+        # All of it or nothing.
+        @archive.db.transaction do
+          id = @archive.lessons.add_board(@row[:lesson_id], name: "#{name[0, NAME]}, my copy", audience: 'people', outside: 'work',
+                                                            owner_id: @person.id, people: Sequel.pg_array([@person.id], :text))
+          Deciding::Perform.call(@archive.log, 'board.take_in', state.as_taken_in, stream: Core::Streams::StreamName.board(id))
+          id
+        end
       end
 
       private
@@ -61,7 +62,9 @@ module Veranda
       def boards
         return @writing.drawn.map { |id, name, board| { id: id, name: name, pages: board.pages.length } } if @replay
 
-        rows = @archive.lessons.boards(@row[:lesson_id]).select { |row| Core::Access.board?(@person, row) }
+        reader = Reader.new(@archive, @person.to_h.slice(:id, :name))
+        lesson = @archive.lessons.fetch(@row[:lesson_id])
+        rows = @archive.lessons.boards(lesson[:id]).select { |row| reader.board?(row, lesson) }
         rows.map { |row| { id: row[:id], name: row[:name], pages: nil } }
       end
 

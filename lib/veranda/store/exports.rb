@@ -67,6 +67,11 @@ module Veranda
         @files.clear("exports/#{row[:sitting_id]}/#{id}") unless kept
       end
 
+      # Throws away the files of all that was made of a recording before its last edit.
+      def clear(sitting_id)
+        of(sitting_id).select { |row| row[:state] == 'outdated' }.each { |row| @files.clear("exports/#{sitting_id}/#{row[:id]}") }
+      end
+
       # Stops whoever works on it, too.
       def drop(sitting_id, id)
         @db[:exports].where(sitting_id: sitting_id, id: id).delete

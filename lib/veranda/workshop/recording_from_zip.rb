@@ -179,10 +179,13 @@ module Veranda
         replay = Store::Replay.new(@archive.log, @sitting, recording)
         told = replay.all
         playing = Core::Films::Playing.new(sitting: @sitting, told: told, clock: recording.clock)
-        told.each { |one| playing.advance(one[:t]) }
+        told.each do |one|
+          playing.advance(one[:t])
+          playing.page&.then { |page| page.state.height(page.page) }
+        end
         replay.last
         replay.captioned.languages
-      rescue NoMethodError, TypeError, KeyError, ArgumentError, FrozenError
+      rescue NoMethodError, TypeError, KeyError, ArgumentError, FrozenError, RangeError, ZeroDivisionError
         raise unplayable
       end
 

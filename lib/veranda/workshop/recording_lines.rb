@@ -24,6 +24,7 @@ module Veranda
       KEPT = Core::Contract.define { required(:marks).value(:array, max_size?: Core::Boards::Board::MAX_MARKS).each { hash(Core::Boards::MarkContract::KEPT) } }
       PUT = Core::Contract.define { required(:marks).value(:array).each { hash(Core::Boards::MarkContract::PUT) } }
       CHANGE = Core::Contract.define { required(:marks).value(:array).each { hash(Core::Boards::MarkContract::CHANGE) } }
+      GROUND = Core::Contract.define { required(:grounds).value(:array).each { hash(Core::Boards::MarkContract::GROUND) } }
       # What the server gives marks.
       GIVEN = %w[by at z shows].freeze
 
@@ -90,6 +91,7 @@ module Veranda
       # A shape says of which kind each field of a mark is; how far it may go, and what its kind needs, is said elsewhere.
       def marks!(line)
         body = line['body']
+        pages!(body['view'] || body)
         case line['kind']
         when STOOD then kept!(body['view']['marks'])
         when 'taken_in' then kept!(body['marks'])
@@ -99,6 +101,13 @@ module Veranda
           # A field that is taken away is told as nothing.
           Core::Contract.check(CHANGE, { 'marks' => changes.filter_map { |op| op['set']&.except(*GIVEN, 'shows')&.compact } })
         end
+      end
+
+      def pages!(told)
+        rows = [*told['page_facts'], *(told['pages'] || []).grep(Hash), told]
+        raise Core::Refusal.new(:bad_input, 'it has too many pages') if rows.length > Core::Boards::Board::MAX_PAGES + 1
+
+        Core::Contract.check(GROUND, { 'grounds' => rows.filter_map { |row| row['ground'] } })
       end
 
       def kept!(marks)

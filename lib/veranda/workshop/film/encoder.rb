@@ -26,7 +26,7 @@ module Veranda
 
         # @param layout [Core::Films::Layout]
         # @param formats [Array<String>]
-        # @param inlays [Array<Hash>] see {Core::Films::Inlays}, those of the segment
+        # @param inlays [Array<Hash>] see {Plan}, those of the segment
         # @param from [Integer] ms into the film where the segment begins
         # @param to [Integer]
         def initialize(layout, formats:, inlays:, from:, to:)

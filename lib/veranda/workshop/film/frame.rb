@@ -10,13 +10,13 @@ module Veranda
       # Moving pictures are laid into it afterwards by the program that encodes it; what is drawn here leaves room for them.
       class Frame
         # Pages that are kept, the one that was not on show longest goes first.
-        SHEETS = 24
+        SHEETS = 10
         # Drawings of words that are kept.
         WORDS = 60
         PANEL = '#FFFDF9'
         INK = Core::Boards::Inks::INKS['slate']
         BRICK = Core::Boards::Inks::INKS['brick']
-        # Points of a long page that are kept free above what was last written on it.
+        # Share of the paper above the end of what was last written on a long page.
         ABOVE = 0.6
 
         # @param layout [Core::Films::Layout]
@@ -51,7 +51,7 @@ module Veranda
 
         def page(page, version, seen)
           sheet = sheet(page, version)
-          down = scrolled(sheet, page.state.height(page.page))
+          down = scrolled(sheet)
           box = @layout.paper
           @canvas.lay(sheet.canvas, 0, -down, clip: box)
           all = [0, -down, sheet.fit.w, sheet.fit.h]
@@ -73,7 +73,7 @@ module Veranda
         end
 
         # @return [Integer] points that a long page is moved up, so that what was last written on it is seen
-        def scrolled(sheet, _height)
+        def scrolled(sheet)
           high = @layout.paper[3]
           return 0 unless sheet.fit.h > high && sheet.last
 
