@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'net/http'
+
 module Bench
   # What all measures begin with.
   class Measure
@@ -12,6 +14,12 @@ module Bench
     end
 
     private
+
+    # Asks a server for something as somebody who is signed in.
+    def fetch(server, path, cookie)
+      response = Net::HTTP.start('127.0.0.1', server.port) { |http| http.get(path, 'Cookie' => cookie) }
+      raise "#{path}: #{response.code} #{response.body[0, 200]}" unless response.is_a?(Net::HTTPSuccess)
+    end
 
     # @return [Float] ms that the block took
     def elapsed

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require 'fileutils'
-require 'net/http'
 
 module Bench
   # After a class of an hour with 4,000 entries and two voices: how soon it can be watched, and how soon it is heard.
@@ -56,11 +55,6 @@ module Bench
           file.write('MEET', [i * PACKET, bytes.length].pack('Nn'), bytes)
         end
       end
-    end
-
-    def fetch(server, path, cookie)
-      response = Net::HTTP.start('127.0.0.1', server.port) { |http| http.get(path, 'Cookie' => cookie) }
-      raise "#{path}: #{response.code} #{response.body[0, 200]}" unless response.is_a?(Net::HTTPSuccess)
     end
   end
 end

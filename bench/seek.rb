@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require 'net/http'
-
 module Bench
   # Going to any point of a recording of three hours with 20,000 entries, as the player does it:
   # the state at that moment and the entries of the two minutes after, asked for together.
@@ -58,11 +56,6 @@ module Bench
           end.each(&:join)
         end
       end
-    end
-
-    def fetch(server, path, cookie)
-      response = Net::HTTP.start('127.0.0.1', server.port) { |http| http.get(path, 'Cookie' => cookie) }
-      raise "#{path}: #{response.code} #{response.body[0, 200]}" unless response.is_a?(Net::HTTPSuccess)
     end
   end
 end

@@ -125,6 +125,10 @@ RSpec.describe 'A recording, taken away and let go of' do
     300.times { ARCHIVE.exports.find(sitting, id)[:state] == 'ready' ? break : sleep(0.1) }
     file = ARCHIVE.files.path("exports/#{sitting}/#{id}/recording.zip")
     expect(File.exist?(file)).to be(true)
+    expect(odalys.get("#{path}/exports/#{id}/recording.zip").status).to eq(200)
+    odalys.post("#{path}/edits/hide_names", { on: true })
+    # What shows what is hidden now is given to nobody, and is not on the disk either.
+    expect([odalys.get("#{path}/exports/#{id}/recording.zip").code, File.exist?(file)]).to eq(['no_such_export', false])
     expect(farah.delete(path).code).to eq('staff_only')
     expect(odalys.delete(path).status).to eq(200)
     expect([farah, watcher, odalys].map { |who| who.get(path).status }).to eq([404, 404, 404])

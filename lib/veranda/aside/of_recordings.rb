@@ -100,9 +100,8 @@ module Veranda
 
         # The same for all who may watch.
         edits = @archive.recordings.edits(sitting, captions: true).to_h.hash
-        (@after ||= Recent.new(REPLAYS)).fetch([sitting, edits]) { after(sitting, person, true).facts }
+        (@after ||= Recent.new(REPLAYS)).fetch([sitting, edits, @archive.tracks.state(sitting)]) { after(sitting, person, true).facts }
       end
-
 
       # @return [String] id of the copy
       def own_copy(sitting:, person:, board:) = after(sitting, person, true).copy(board)
@@ -135,6 +134,7 @@ module Veranda
 
         Deciding::Perform.call(@archive.log, 'recording.captions', { lang: lang, lines: lines, gone: [], all: true },
                                stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
+        @archive.exports.clear(sitting)
         problems
       end
 

@@ -27,7 +27,8 @@ module Veranda
         sitting = @archive.sittings.state(@row[:id])
         taught = sitting.seats.each_value.select { |seat| seat.role == 'instructor' }
         { opened: sitting.opened_at, ended: sitting.ended_at, taught: taught.map(&:name), recording: recording, boards: boards,
-          polls: polls, files: @replay ? played + posted : [], said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
+          polls: polls, files: @replay ? played + posted : [],
+          said: @writing ? @writing.said.length : 0, posts: @writing ? @writing.posts.length : 0 }
       end
 
       # Makes a board of the class one's own, as it was in the end of the recording.
