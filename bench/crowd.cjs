@@ -1,6 +1,6 @@
 // Drives many WebSockets at once and measures what reaches them.
 // Plan on standard input: { url, origin, cookies, hello, messages: transient|durable|relay, stream, rate, seconds }
-// Answer: { sent, deliveries, perSecond, p50, p99, ack50, ack99, lost }; times in ms.
+// Answer: { sent, deliveries, perSecond, p50, p95, p99, ack50, ack95, ack99, lost }; times in ms.
 const { readFileSync } = require('node:fs');
 const WebSocket = require('ws');
 
@@ -83,7 +83,18 @@ async function main() {
   while (deliveries < expected && performance.now() < until) await new Promise((done) => setTimeout(done, 10));
   const seconds = (performance.now() - began) / 1000;
   console.log(
-    JSON.stringify({ sent, deliveries, lost: expected - deliveries, perSecond: deliveries / seconds, p50: pick(latencies, 0.5), p99: pick(latencies, 0.99), ack50: pick(acks, 0.5), ack99: pick(acks, 0.99) }),
+    JSON.stringify({
+      sent,
+      deliveries,
+      lost: expected - deliveries,
+      perSecond: deliveries / seconds,
+      p50: pick(latencies, 0.5),
+      p95: pick(latencies, 0.95),
+      p99: pick(latencies, 0.99),
+      ack50: pick(acks, 0.5),
+      ack95: pick(acks, 0.95),
+      ack99: pick(acks, 0.99),
+    }),
   );
   process.exit(0);
 }

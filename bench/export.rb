@@ -5,7 +5,7 @@ require 'zlib'
 
 module Bench
   # Films of ten minutes of a busy class, by how many times faster than the class itself they are made: a board with four voices in one
-  # format and in both, with somebody seen, and with a screen that moves.
+  # format and in both, beside a class, with somebody seen, and with a screen that moves.
   class Export < Measure
     MINUTES = 10
     ENTRIES = 1_600
@@ -19,6 +19,7 @@ module Bench
       @began = @archive.sittings.state(@klass.sitting).stretches.first[:from]
       VOICES.times { |i| keep("voice#{i}", 'sound', ['-f', 'lavfi', '-i', "anoisesrc=color=pink:amplitude=0.2:seed=#{i}"], %w[-c:a libopus -b:a 32k]) }
       board
+      Polite.new(@archive, @server).call(plan(%w[webm]))
       keep('odalys', 'picture', ['-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 300k -g 120])
       measure('with a camera', %w[webm], '≥ 3, aim 7')
       keep('odalys--screen', 'screen', ['-f', 'lavfi', '-i', 'testsrc2=size=1280x720:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 1500k -g 120])

@@ -7,7 +7,8 @@ module Bench
   #   drawing   the same while twenty people draw
   #   player    a recording with 1,000 marks and hundreds of posts, playing at triple speed
   #   slides    a class whose board has 40 pages and 4,000 marks, for every stroke that comes
-  #   watching  what a player keeps in memory after an hour, two and three of a recording, its clock running twenty times as fast
+  #   watching  what a player keeps in memory after an hour, two and three of a recording, its clock running twenty times as fast,
+  #             beside one that was opened just there
   #   lasting   what a page keeps in memory after as many strokes, taken off again, as come in an hour, in two and in three
   class Page < Measure
     SECONDS = 8
@@ -48,8 +49,7 @@ module Bench
 
     def playing(klass)
       driver = open("/recordings/#{klass.sitting}", '[role=slider]')
-      driver.find_element(css: '[title=Speed]').then { |speed| 4.times { speed.click } }
-      driver.find_elements(css: 'button').find { |button| button.text == 'Play' }.click
+      play_fast(driver)
       sleep 2
       cost('page, player', driver, target: '≤ 60 ms/s')
     ensure
@@ -76,8 +76,7 @@ module Bench
       kept = Array.new(3) do
         drawing(seats, klass, taken_off: true) { |count| sleep 0.5 until count.call >= HOURLY }
         sleep 8
-        driver.execute_cdp('HeapProfiler.collectGarbage')
-        figures(driver)['JSHeapUsedSize'] / (1024.0 * 1024)
+        kept(driver)
       end
       kept.each_with_index { |megabytes, i| report("page, memory after #{i + 1} h", megabytes, 'MB', '') }
       report('page, third hour beside the first', kept.last / kept.first, '×', '≤ 1.1×')
@@ -86,22 +85,42 @@ module Bench
       seats&.each(&:cut)
     end
 
+    # What is on the screen grows with the class. So what a player keeps after it has played for hours is held beside what one keeps that
+    # has just been opened there.
     def watching
       klass = BusyClass.new(@archive, began: BusyClass.now)
       klass.live_through(9_000, 180)
       klass.finish
       driver = open("/recordings/#{klass.sitting}", '[role=slider]', script: HURRY)
-      driver.find_element(css: '[title=Speed]').then { |speed| 5.times { speed.click } }
-      driver.find_elements(css: 'button').find { |button| button.text == 'Play' }.click
-      kept = [1, 2, 3].map do |hour|
+      play_fast(driver)
+      [1, 2, 3].each do |hour|
         sleep 0.5 until time(driver) >= (hour * 3_600) - 60
-        driver.execute_cdp('HeapProfiler.collectGarbage')
-        figures(driver)['JSHeapUsedSize'] / (1024.0 * 1024)
+        kept, fresh = kept(driver), opened_at(klass, time(driver))
+        report("player, memory after #{hour} h", kept, 'MB', hour == 3 ? '≤ 1.1×' : '', baseline: fresh)
       end
-      kept.each_with_index { |megabytes, i| report("player, memory after #{i + 1} h", megabytes, 'MB', '') }
-      report('player, third hour beside the first', kept.last / kept.first, '×', '≤ 1.1×')
     ensure
       driver&.quit
+    end
+
+    # @return [Float] MB that a player keeps that was opened at a moment
+    def opened_at(klass, seconds)
+      driver = open("/recordings/#{klass.sitting}?at=#{seconds * 1000}", '[data-testid=post]')
+      kept(driver)
+    ensure
+      driver&.quit
+    end
+
+    # @return [Float] MB
+    def kept(driver)
+      driver.execute_cdp('HeapProfiler.collectGarbage')
+      figures(driver)['JSHeapUsedSize'] / (1024.0 * 1024)
+    end
+
+    # At triple speed.
+    def play_fast(driver)
+      speed = driver.find_element(css: '[title=Speed]')
+      speed.click until speed.text.start_with?('3')
+      driver.find_elements(css: 'button').find { |button| button.text == 'Play' }.click
     end
 
     # @return [Integer] s into the recording
@@ -183,7 +202,7 @@ module Bench
       report("#{name}, memory", after['JSHeapUsedSize'] / (1024.0 * 1024), 'MB', '')
     end
 
-    def report(name, value, unit, target) = Report.line(name, value, unit, target: target)
+    def report(name, value, unit, target, baseline: nil) = Report.line(name, value, unit, target: target, baseline: baseline)
 
     def figures(driver)
       driver.execute_cdp('Performance.getMetrics')['metrics'].to_h { |metric| metric.values_at('name', 'value') }

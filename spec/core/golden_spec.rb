@@ -39,6 +39,21 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     expect_golden('signs', signs)
   end
 
+  it 'says what a poll came to' do
+    options = { options: [{ id: 'a', text: 'Red gives way' }, { id: 'b', text: 'Green' }, { id: 'c', text: 'Neither' }] }
+    ids = options[:options].map { |option| option[:id] }
+    asked = { { kind: 'one', **options } => -> { [ids.sample(random: rng)] }, { kind: 'several', **options } => -> { ids.sample(rng.rand(4), random: rng) },
+              { kind: 'yes_no' } => -> { [%w[yes no].sample(random: rng)] }, { kind: 'order', **options } => -> { ids.shuffle(random: rng) },
+              { kind: 'scale', points: 5 } => -> { 1 + rng.rand(5) }, { kind: 'short' } => -> { %w[Bell bells Horn].sample(random: rng) },
+              { kind: 'cloud' } => -> { %w[fog rain Fog].sample(2, random: rng) }, { kind: 'number' } => -> { rng.rand(-3.0..3.0) * 10**rng.rand(-2..6) } }
+    cases = asked.to_a.product([0, 1, 2, 9, 30]).map do |(question, answer), count|
+      question = { text: 'What then?', **question }
+      tally = Core::Polls::Tally.new(question, Array.new(count) { answer.call }).to_h
+      { question: question, tally: tally, rows: Core::Polls::ShownResults.rows(question, { tally: tally }).map { |row| row.slice(:words, :count) } }
+    end
+    expect_golden('poll_rows', cases)
+  end
+
   it 'knows where a clip stands' do
     cases = Array.new(60) do |i|
       from = rng.rand(8_000)

@@ -5,12 +5,13 @@ import { boundsOf, boxOf, heightOf, type Box } from './board/geometry/boxes';
 import { outlinePath } from './board/geometry/outline';
 import { fittedView, type View } from './board/hand/useView';
 import { arrowHead, signPath, strokePath } from './board/geometry/paths';
+import { rowsOf, type Row } from './polls/page/rows';
 import { mayChange, mayMove } from './board/selection/mayChange';
 import { layOut } from './board/geometry/textLayout';
 import type { BoardState } from './live/board';
 import { foldOf } from './live/folds';
 import { clipPosition, placeFold, type PlaceState } from './live/place';
-import type { Entry, Mark, PageRow, RuledBody } from './api/shapes';
+import type { Entry, Mark, PageRow, Question, RuledBody, Tally } from './api/shapes';
 
 // What the core computes too: RSpec writes these files down (spec/support/golden.rb) and holds the core to them.
 const golden = <Case>(name: string): Case[] =>
@@ -53,6 +54,11 @@ describe('as the core has it', () => {
     }
     for (const { sign, w, h, path } of golden<{ sign: string; w: number; h: number; path: string }>('signs'))
       expectPath(signPath(sign, w, h), path);
+  });
+
+  it('says what a poll came to', () => {
+    for (const { question, tally, rows } of golden<{ question: Question; tally: Tally; rows: Row[] }>('poll_rows'))
+      expect(rowsOf(question, tally)).toEqual(rows);
   });
 
   it('knows where a clip stands', () => {

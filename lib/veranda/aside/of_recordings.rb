@@ -17,15 +17,7 @@ module Veranda
       # What commands decide on may be long.
       # @param edit [String] of {Core::Commands::EDITING}
       # @param by [Hash]
-      def edit_recording(sitting:, edit:, with:, by:)
-        @archive.db.transaction do
-          Deciding::Perform.call(@archive.log, "recording.#{edit}", with, stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
-          @archive.track_parts.want(sitting) if %w[cut take_back].include?(edit)
-        end
-        # Nobody gets what was made before, and what is hidden now has no place on the disk either.
-        @archive.exports.clear(sitting)
-        nil
-      end
+      def edit_recording(sitting:, edit:, with:, by:) = editing(sitting, by).call(edit, with) && nil
 
       # Files of some gigabytes take a while to be thrown away.
       def delete_recording(sitting:) = @archive.recordings.delete(sitting) && nil
@@ -132,9 +124,7 @@ module Veranda
         end
         raise Core::Refusal.new(:no_captions, 'All of these captions lie after the end of the recording.') if lines.empty?
 
-        Deciding::Perform.call(@archive.log, 'recording.captions', { lang: lang, lines: lines, gone: [], all: true },
-                               stream: Core::Streams::StreamName.recording(sitting), by: Core::Person.new(**by))
-        @archive.exports.clear(sitting)
+        editing(sitting, by).call('captions', { lang: lang, lines: lines, gone: [], all: true })
         problems
       end
 
@@ -146,6 +136,8 @@ module Veranda
       end
 
       private
+
+      def editing(sitting, by) = Preparing::EditingRecording.new(@archive, sitting, by: Core::Person.new(**by))
 
       def after(sitting, person, watches)
         Preparing::AfterClass.new(@archive, @archive.sittings.fetch(sitting), Core::Person.new(**person),

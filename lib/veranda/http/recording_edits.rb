@@ -24,7 +24,6 @@ module Veranda
         person = staff_of_recording!(id)
         raise Core::Refusal.new(:unknown_command, 'That cannot be done to a recording.') unless EDITS.include?(edit)
 
-        add_missed!(id) if edit == 'add_stretch'
         aside(:edit_recording, sitting: id, edit: edit, with: input, by: person.to_h)
         edits(id)
       end
@@ -48,14 +47,6 @@ module Veranda
       end
 
       private
-
-      def add_missed!(id)
-        lesson = archive.lessons.fetch(archive.recordings.fetch(id)[:lesson_id])
-        return if archive.course(lesson[:course_id])[:add_missed]
-
-        raise Core::Refusal.new(:only_recorded,
-                                'In this course only what was recorded is shown. An instructor can decide otherwise for the course.')
-      end
 
       def edits(id)
         staff_of_recording!(id)

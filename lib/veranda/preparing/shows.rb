@@ -10,6 +10,17 @@ module Veranda
       # @return [Array<Array(String, Integer, Integer)>] material, version and slide, each once
       def slides(value) = each_hash(value).filter_map { |one| all(one, :material, :version, :slide) }.uniq
 
+      # @param archive [Store::Archive]
+      # @return [Array<Hash>] `{ material:, version:, slide:, path:, type: }` of those that are still kept here
+      def pictures(archive, value)
+        slides(value).filter_map do |material, version, slide|
+          row = archive.materials.slide(material, version, slide)
+          { material: material, version: version, slide: slide, path: archive.files.path(row[:picture]), type: row[:type] }
+        rescue Core::Refusal
+          nil
+        end
+      end
+
       # @return [Array<Array(String, Integer, String)>] material, version and title, each once
       def played(value)
         each_hash(value).filter_map { |one| all(one, :material, :version, :title) if one.key?(:length) }.uniq { |one| one.first(2) }

@@ -38,8 +38,16 @@ module Veranda
       # @return [Array<String>] ids of all classes that go on now
       def going_on = @db[:sittings].where(status: 'open').limit(MOST_GOING_ON).select_map(:id)
 
+      # A class in which nothing happened for so long, not even that somebody came or went, was never ended. In s.
+      FORGOTTEN = 6 * 3_600
+      private_constant :FORGOTTEN
+
       # @return [Boolean] whether any class goes on now
-      def any_open? = @db[:sittings].where(status: 'open').any?
+      def any_going_on?(now: Time.now)
+        open = @db[:sittings].where(status: 'open').order(Sequel.desc(:made_at)).limit(MOST_GOING_ON).select_map(:id)
+        last = @db[:streams].join(:entries, stream: :name, seq: Sequel[:streams][:head])
+        last.where(name: open.flat_map { |id| streams(id) }).where { at > ((now - FORGOTTEN).to_f * 1000).round }.any?
+      end
 
       # @return [String, nil] id of the class of a lesson that goes on now
       def open_of(lesson_id)

@@ -106,7 +106,7 @@ module Veranda
       end
 
       # One at a time beside a class that goes on.
-      def lanes = archive.sittings.any_open? ? 1 : 2
+      def lanes = archive.sittings.any_going_on? ? 1 : 2
 
       # @return [Boolean] whether to go on
       def told(share)

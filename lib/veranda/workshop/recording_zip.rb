@@ -127,13 +127,11 @@ module Veranda
       end
 
       def pictures
-        Preparing::Shows.slides(lines.values).filter_map do |material, version, slide|
-          row = @archive.materials.slide(material, version, slide)
-          file = "slides/#{material}-#{version}-#{slide}#{row[:type] == 'image/svg+xml' ? '.svg' : '.png'}"
-          @files[file] = @archive.files.path(row[:picture])
-          { material: material, version: version, slide: slide, file: file }
-        rescue Core::Refusal
-          nil
+        Preparing::Shows.pictures(@archive, lines.values).map do |picture|
+          slide = picture.slice(:material, :version, :slide)
+          file = "slides/#{slide.values.join('-')}#{picture[:type] == 'image/svg+xml' ? '.svg' : '.png'}"
+          @files[file] = picture[:path]
+          { **slide, file: file }
         end
       end
 

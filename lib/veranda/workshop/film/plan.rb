@@ -28,7 +28,7 @@ module Veranda
           { sitting: @sitting.id, title: @replay.shown.clean(@sitting.title.to_s), length: @clock.length, stretches: @clock.stretches,
             formats: @wishes[:formats], layout: { people: rows.any?, captions: burnt.any? }, told: told, names: names,
             inlays: faces + screens + played, captions: burnt, tracks: beside, chapters: @replay.shown.clean(@recording.chapters),
-            sounds: sounds, pictures: pictures }
+            sounds: sounds, pictures: Preparing::Shows.pictures(@archive, told) }
         end
 
         private
@@ -92,16 +92,6 @@ module Veranda
         def lines(lang) = captioned.cues(lang).map { |cue| cue.to_h.slice(:from, :to, :words) }
         def burnt = @burnt ||= @wishes[:captions] == 'burnt' ? lines(@wishes[:lang]) : []
         def beside = @wishes[:captions] == 'track' ? captioned.languages.map { |lang| { lang: lang, lines: lines(lang) } } : []
-
-        # Of all slides and pictures that are on any page.
-        def pictures
-          Preparing::Shows.slides(told).filter_map do |slide|
-            row = @archive.materials.slide(*slide)
-            { material: slide[0], version: slide[1], slide: slide[2], path: @archive.files.path(row[:picture]), type: row[:type] }
-          rescue Core::Refusal
-            nil
-          end
-        end
       end
     end
   end

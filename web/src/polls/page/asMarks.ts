@@ -2,14 +2,9 @@ import { PAGE_WIDTH } from '../../api/contracts';
 import type { PollResults, Question, Tally } from '../../api/shapes';
 import type { NewMark } from '../../live/board';
 import { newId } from '../../live/LiveClient';
-import { plain } from '../results/Histogram';
-import { optionsOf, people, percent } from '../words';
+import { people, percent } from '../words';
 import { cloudMarks, flowMarks, spotMarks, type Sheet } from './pictureMarks';
-
-interface Row {
-  words: string;
-  count: number;
-}
+import { rowsOf } from './rows';
 
 /** px of a page: where it begins, how far bars go, and how far apart rows are at most. */
 const LEFT = 120;
@@ -60,18 +55,4 @@ function barMarks(question: Question, tally: Tally, { page, group }: Sheet): New
       text(String(count), LEFT + w + 14, y + step * 0.4, Math.min(28, step * 0.4), 120),
     ];
   });
-}
-
-function rowsOf(question: Question, tally: Tally): Row[] {
-  const text = new Map(optionsOf(question).map((option) => [option.id, option.text]));
-  if (tally.options) return tally.options.map(({ id, count }) => ({ words: text.get(id) ?? id, count }));
-  if (tally.places)
-    return tally.places.map(({ option, points }) => ({
-      words: `${text.get(option) ?? option} (points)`,
-      count: points,
-    }));
-  if (tally.groups) return tally.groups.map(({ words, count }) => ({ words, count }));
-  if (tally.points) return tally.points.map(({ point, count }) => ({ words: String(point), count }));
-  if (tally.bins) return tally.bins.map(({ from, to, count }) => ({ words: `${plain(from)} to ${plain(to)}`, count }));
-  return [];
 }

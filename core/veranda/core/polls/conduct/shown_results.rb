@@ -1,12 +1,16 @@
 # frozen_string_literal: true
 
+require 'bigdecimal'
 require 'csv'
 
 module Veranda
   module Core
     module Polls
       # What was shown to all of the answers to a poll, as a row for each answer: words, and how often it was given.
+      # `web/src/polls/page/rows.ts` has the same.
       module ShownResults
+        # Of a number that are told.
+        DIGITS = 6
         HEAD = %w[question round answer count right].freeze
         SAYS = { true => 'yes', false => 'no' }.freeze
 
@@ -22,7 +26,7 @@ module Veranda
           return tally[:groups].map { |row| row.slice(:words, :count) } if tally[:groups]
           return tally[:points].map { |row| { words: row[:point].to_s, count: row[:count] } } if tally[:points]
 
-          (tally[:bins] || []).map { |row| { words: "#{plain(row[:from])} to #{plain(row[:to])}", count: row[:count] } }
+          (tally[:bins] || []).map { |row| { words: between(*row.values_at(:from, :to)), count: row[:count] } }
         end
 
         # @param polls [Array<Array(Hash, Hash)>] questions, each with what was shown of its answers
@@ -54,7 +58,14 @@ module Veranda
         def texts(question) = Question.options(question).to_h { |option| option.values_at(:id, :text) }
         private_class_method :texts
 
-        def plain(number) = (number % 1).zero? ? number.to_i : number.round(2)
+        def between(from, to) = from == to ? plain(from) : "#{plain(from)} to #{plain(to)}"
+        private_class_method :between
+
+        # Without noise of its last places.
+        def plain(number)
+          number = BigDecimal(number, DIGITS)
+          number.frac.zero? ? number.to_i.to_s : number.to_s('F')
+        end
         private_class_method :plain
       end
     end
