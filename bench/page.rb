@@ -104,7 +104,8 @@ module Bench
 
     # @return [Float] MB that a player keeps that was opened at a moment
     def opened_at(klass, seconds)
-      driver = open("/recordings/#{klass.sitting}?at=#{seconds * 1000}", '[data-testid=post]')
+      from = @archive.sittings.state(klass.sitting).stretches.first[:from]
+      driver = open("/recordings/#{klass.sitting}?at=#{from + (seconds * 1000)}", '[data-testid=post]')
       kept(driver)
     ensure
       driver&.quit

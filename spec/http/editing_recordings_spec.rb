@@ -223,8 +223,8 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
 
     it 'finds what was written, drawn and said, at its moment, by stems and by parts of words' do
-      expect(found('low waters')).to eq([{ 'at' => began + 10_000, 'kind' => 'post', 'words' => 'Jonas, is it low water?' }])
-      expect(found('itten by')).to eq([{ 'at' => began + 30_000, 'kind' => 'board', 'words' => 'Written by Jonas' }])
+      expect(found('low waters')).to eq([{ 'at' => began + 10_000, 'kind' => 'post', 'words' => 'Jonas, is it low water?', 'board' => nil, 'page' => nil }])
+      expect(found('itten by')).to eq([{ 'at' => began + 30_000, 'kind' => 'board', 'words' => 'Written by Jonas', 'board' => made[:board], 'page' => 'p1' }])
       expect(found('nothing of the kind')).to be_nil
       expect(farah.get("#{path}/places?search=secret").body['places'].map { |one| one['at'] }).to eq([began + 20_000])
       expect(VisitorClient.new(server).get("#{path}/places?search=secret").code).to eq('no_such_recording')
@@ -241,6 +241,16 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect(found('secret')).not_to be_nil
       edit('cut', id: 'c', from: began + 19_000, to: began + 21_000)
       expect(found('secret')).to be_nil
+    end
+
+    it 'goes to the board that words stand on, whatever was on show, and to none that is not in the recording' do
+      boards = ->(board, who = farah) { who.get("#{path}/at?t=9000&board=#{board}").body['streams']&.keys&.grep(/board/) }
+      expect(boards.(made[:board])).to include("board/#{made[:board]}")
+      other = fresh_class
+      hostile = [made[:staff_board], other[:board], "#{made[:board]}%00", '', '..%2F', 'x' * 5_000, '%ff']
+      # Those that are no text at all are refused before anybody looks.
+      expect(hostile.map(&boards) - [boards.('none'), nil]).to eq([])
+      expect(VisitorClient.new(server).get("#{path}/at?t=9000&board=#{made[:board]}").code).to eq('no_such_recording')
     end
 
     it 'takes whatever is looked for' do

@@ -42,7 +42,8 @@ RSpec.describe Veranda::Store::Replay do
         from = rng.rand(to + 1)
         sought = seen(replay.at(to)[:streams])
         expect(played(replay, from, to).slice(*sought.keys)).to eq(sought.slice(*played(replay, from, to).keys))
-        expect(said(secrets(made, recording), JSON.generate([replay.at(to), replay.between(from, to)]))).to eq([])
+        elsewhere = made.values_at(:board, :staff_board).map { |board| replay.at(to, board: board) }
+        expect(said(secrets(made, recording), JSON.generate([replay.at(to), replay.between(from, to), elsewhere]))).to eq([])
       end
     end
   end

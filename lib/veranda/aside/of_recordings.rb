@@ -8,7 +8,8 @@ module Veranda
       # Recordings that are watched at the same time, of which something is kept in memory.
       REPLAYS = 12
 
-      def replay_at(sitting:, t:, **in_room) = JSON.generate(replay(sitting, **in_room).at(t))
+      # @param board [String, nil] id of one that is looked at besides what was on show
+      def replay_at(sitting:, t:, board: nil, **in_room) = JSON.generate(replay(sitting, **in_room).at(t, board: board))
 
       def replay_between(sitting:, from:, to:, **in_room)
         JSON.generate(from: from, to: to, entries: replay(sitting, **in_room).between(from, to))
@@ -33,7 +34,8 @@ module Veranda
 
       # Looks for words in recordings, after reading those that were edited or are new.
       # @param sittings [Array<String>]
-      # @return [Hash] `{ places: [{ sitting_id:, at:, kind:, words: }], unread: }`, `unread` how many are still to be read
+      # @return [Hash] `{ places: [{ sitting_id:, at:, kind:, words:, board:, page: }], unread: }`, `unread` how many are still to be
+      #   read
       def search_recordings(sittings:, text:)
         words = @archive.recorded_words
         unread = words.unread(sittings)

@@ -19,7 +19,8 @@ module Veranda
       get '/api/recordings/:id/places' do |id|
         _, recording, = watchable(id)
         found = aside(:search_recordings, sittings: [id], text: sought)
-        json(places: found[:places].select { |place| recording.clock.covers?(place[:at]) }.map { |place| place.slice(:at, :kind, :words) })
+        places = found[:places].select { |place| recording.clock.covers?(place[:at]) }
+        json(places: places.map { |place| place.except(:sitting_id) })
       end
 
       get '/api/recordings/:id' do |id|
@@ -45,7 +46,8 @@ module Veranda
       # The state of everything at a moment of the recording.
       get '/api/recordings/:id/at' do |id|
         _, recording, _, staff = watchable(id)
-        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), **in_room(staff), **only(id))
+        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), board: params['board']&.to_s, **in_room(staff),
+                          **only(id))
       end
 
       # What happens between two moments, in order.

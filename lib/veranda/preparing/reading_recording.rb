@@ -18,7 +18,7 @@ module Veranda
         @recording = replay.recording
       end
 
-      # @return [Array<Hash>] `{ at:, kind:, words: }`, `at` in ms since the epoch
+      # @return [Array<Hash>] `{ at:, kind:, words:, board:, page: }`, `at` in ms since the epoch; the last two of what stands on a page
       def rows
         entries = @replay.between(0, @recording.clock.length, seams: false)
         all = entries.flat_map { |entry| of_entry(entry) } + there_before + captions + chapters
@@ -35,20 +35,38 @@ module Veranda
         when 'question_asked' then [row(at, 'question', body[:text])]
         when 'question_answered' then body[:words] ? [row(at, 'question', body[:words])] : []
         when 'poll_begun' then [row(at, 'poll', poll(body[:question]))]
-        when 'edited' then body[:ops].map { |op| row(at, 'board', Core::Boards::Mark.words(op[:mark] || op[:set] || {})) }
+        when 'edited' then body[:ops].filter_map { |op| written(at, entry[:stream], op) }
         when 'shown' then slide(at, body)
         else []
         end
       end
 
+      # An operation that changes a mark does not say on which page it is.
+      def written(at, stream, operation)
+        mark = operation[:mark] || operation[:set] or return
+        pages[[stream, mark[:id]]] = mark[:page] if operation[:mark]
+        on_page(at, stream, pages[[stream, mark[:id] || operation[:id]]], mark)
+      end
+
+      # @return [Hash{Array(String, String) => String}] pages of marks, as far as they are known
+      def pages = @pages ||= there.to_h { |stream, mark| [[stream, mark[:id]], mark[:page]] }
+
+      # @return [Array<Array(String, Hash)>] streams of boards with marks that are on them in the end
+      def there
+        @there ||= @recording.streams.select { |name| Core::Streams::StreamName.kind(name) == :board }.flat_map do |name|
+          @replay.shown.view(name, @archive.log.state_at(name, span.last))[:marks].map { |mark| [name, mark] }
+        end
+      end
+
       # What was on the boards before, and what came while nothing was recorded.
       def there_before
-        from, to = @recording.clock.stretches.then { |all| [all.first.first, all.last.last] }
-        boards = @recording.streams.select { |name| Core::Streams::StreamName.kind(name) == :board }
-        boards.flat_map do |name|
-          marks = @replay.shown.view(name, @archive.log.state_at(name, to))[:marks]
-          marks.map { |mark| row([mark[:at] || from, from].max, 'board', Core::Boards::Mark.words(mark)) }
-        end
+        there.map { |stream, mark| on_page([mark[:at] || span.first, span.first].max, stream, mark[:page], mark) }
+      end
+
+      def span = @recording.clock.stretches.then { |all| [all.first.first, all.last.last] }
+
+      def on_page(at, stream, page, mark)
+        row(at, 'board', Core::Boards::Mark.words(mark), board: Core::Streams::StreamName.id(stream), page: page)
       end
 
       def poll(question) = [question[:text], *(question[:options] || []).map { |option| option[:text] }].compact.join("\n")
@@ -63,7 +81,7 @@ module Veranda
         @slides[key] = true
         ground = @archive.log.state_at(Core::Streams::StreamName.board(body[:board]), at).page_facts.dig(body[:page], :ground) or return []
         words = @archive.materials.slides(ground[:material], ground[:version]).find { |one| one[:slide] == ground[:slide] }&.fetch(:words)
-        [row(at, 'slide', @replay.shown.clean(words.to_s))]
+        [row(at, 'slide', @replay.shown.clean(words.to_s), board: body[:board], page: body[:page])]
       end
 
       def captions
@@ -77,7 +95,7 @@ module Veranda
 
       def chapters = @recording.chapters.map { |chapter| row(chapter[:at], 'chapter', @replay.shown.clean(chapter[:title])) }
 
-      def row(at, kind, words) = { at: at, kind: kind, words: words.to_s }
+      def row(at, kind, words, board: nil, page: nil) = { at: at, kind: kind, words: words.to_s, board: board, page: page }
     end
   end
 end

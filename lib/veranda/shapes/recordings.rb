@@ -12,7 +12,7 @@ module Veranda
         RecordingRow: object({ **RECORDING, number: INTEGER, size: INTEGER, chapters: list(STRING), taught: list(STRING),
                                             sound: maybe(one_of('waiting', 'ready', 'partly')) },
                              may: { places: list(shape(:RecordedPlace)) }),
-        RecordedPlace: object({ at: MOMENT, words: STRING,
+        RecordedPlace: object({ at: MOMENT, words: STRING, board: maybe(STRING), page: maybe(STRING),
                                 kind: one_of('post', 'question', 'caption', 'board', 'slide', 'poll', 'chapter') },
                               about: 'Where in a recording something was found, by the time of day.'),
         RecordingFacts: object({ **RECORDING, chapters: list(shape(:Chapter)), stretches: list(pair(MOMENT)), cuts: INTEGER,

@@ -32,7 +32,7 @@ module Veranda
 
       # @param sitting_id [String]
       # @param head [Integer] the last edit that was known when it was read
-      # @param rows [Array<Hash>] `{ at:, kind:, words: }`
+      # @param rows [Array<Hash>] `{ at:, kind:, words:, board:, page: }`
       def keep(sitting_id, head, rows)
         stems = stems_of(sitting_id)
         @db.transaction do
@@ -48,7 +48,7 @@ module Veranda
 
       # @param ids [Array<String>] of classes whose recordings one may watch, and that were read
       # @param text [String] words, or the beginning of some; a part in quotes is found as it stands
-      # @return [Array<Hash>] `{ sitting_id:, at:, kind:, words: }`, in order of time within each
+      # @return [Array<Hash>] `{ sitting_id:, at:, kind:, words:, board:, page: }`, in order of time within each
       def find(ids, text)
         return [] if ids.empty? || text.strip.empty?
 
@@ -58,8 +58,8 @@ module Veranda
 
       # Words by their stems, or as they stand within others (https://www.postgresql.org/docs/15/pgtrgm.html, F.35.5).
       FOUND = <<~SQL
-        SELECT sitting_id, at, kind, words FROM (
-          SELECT sitting_id, at, kind, words, row_number() OVER (PARTITION BY sitting_id ORDER BY at) AS number
+        SELECT sitting_id, at, kind, words, board, page FROM (
+          SELECT sitting_id, at, kind, words, board, page, row_number() OVER (PARTITION BY sitting_id ORDER BY at) AS number
           FROM recorded_words
           WHERE sitting_id = ANY (:ids) AND (%s OR words ILIKE :part)
         ) AS places

@@ -37,8 +37,9 @@ module Veranda
       end
 
       # @param t [Integer] ms into the recording
+      # @param board [String, nil] id of one that is looked at besides what was on show
       # @return [Hash] `{ t:, wall:, streams: { name => view } }`; `wall` is the time of day in ms
-      def at(t) = moment(t, clock.wall(t))
+      def at(t, board: nil) = moment(t, clock.wall(t), besides: boards.select { |name| Core::Streams::StreamName.id(name) == board })
 
       # @param from [Integer] ms into the recording
       # @param to [Integer]
@@ -86,9 +87,9 @@ module Veranda
 
       def clock = @recording.clock
 
-      def moment(t, wall, boards: nil)
+      def moment(t, wall, boards: nil, besides: [])
         states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
-        (boards || [on_show(states[@place])].compact).each { |board| states[board] = @log.state_at(board, wall) }
+        (boards || [*besides, *on_show(states[@place])]).each { |board| states[board] = @log.state_at(board, wall) }
         { t: t, wall: wall, streams: states.to_h { |name, state| [name, shown.view(name, state)] } }
       end
 

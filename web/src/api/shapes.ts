@@ -3569,6 +3569,8 @@ export interface RecordingRow {
 export interface RecordedPlace {
   at: number;
   words: string;
+  board: string | null;
+  page: string | null;
   kind: 'post' | 'question' | 'caption' | 'board' | 'slide' | 'poll' | 'chapter';
 }
 /**

@@ -69,7 +69,12 @@ export default function Player() {
 function Playing({ facts }: { facts: RecordingFacts }) {
   const [search] = useSearchParams();
   // Where a link names no moment, one goes on where one stopped.
-  const recorder = usePlayback(facts, Number(search.get('at') ?? facts.stopped ?? 0));
+  const board = search.get('board');
+  const recorder = usePlayback(
+    facts,
+    Number(search.get('at') ?? facts.stopped ?? 0),
+    board ? { board, page: search.get('page') } : null,
+  );
   useWatched(recorder, facts);
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
   const [editing, setEditing] = useState(false);

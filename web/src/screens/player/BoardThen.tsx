@@ -1,24 +1,21 @@
 import Box from '@mui/material/Box';
-import { useMemo, useState, type ReactNode } from 'react';
-import type { Mark, RecordingFacts } from '../../api/shapes';
-import { heightOf } from '../../board/geometry/boxes';
-import { marksOf } from '../../board/page/marksOf';
-import { Marks } from '../../board/page/Marks';
-import { PageLook } from '../../board/page/PageLook';
-import { PointerGlow } from '../../board/others/Glimpsed';
+import Button from '@mui/material/Button';
+import { useEffect } from 'react';
+import type { RecordingFacts } from '../../api/shapes';
+import { ClipMedia } from '../../clips/ClipMedia';
+import { plays } from '../../clips/useClip';
 import type { BoardState } from '../../live/board';
 import { clipPosition, type PlaceState } from '../../live/place';
 import type { SittingState } from '../../live/sitting';
 import { boardStream, MAIN, placeStream, sittingStream } from '../../live/streams';
-import type { Recorder } from './Recorder';
-import { ShownPoll } from '../../polls/page/ShownPoll';
-import { pollsThen } from './polls';
-import { withAddress } from '../class/rooms/AddressLine';
-import { ClipMedia } from '../../clips/ClipMedia';
-import { plays } from '../../clips/useClip';
-import { ScreenThen } from './TracksThen';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
-import { Pages, type Elsewhere } from './Pages';
+import { ShownPoll } from '../../polls/page/ShownPoll';
+import { withAddress } from '../class/rooms/AddressLine';
+import { Pages } from './Pages';
+import { PageThen } from './PageThen';
+import { pollsThen } from './polls';
+import type { Recorder } from './Recorder';
+import { ScreenThen } from './TracksThen';
 import { useTold } from './usePlayback';
 
 interface Props {
@@ -28,33 +25,74 @@ interface Props {
   at: string;
 }
 
-/** What was on the paper in a place at the moment of a recording: the board on show, or what a poll had come to. */
+/** What was on the paper in a place at the moment of a recording: the board on show, or what lay over it; or another page that one looks at. */
 export function BoardThen({ recorder, facts, at }: Props) {
   const poll = useTold(recorder, () => pollsThen(recorder, facts.id).findLast(({ shown }) => shown));
-  const shared = useTold(recorder, () => {
-    const place = recorder.view<PlaceState>(placeStream(facts.id, at));
-    const sitting = recorder.view<SittingState>(sittingStream(facts.id));
-    return (place && sitting ? withAddress(place, sitting) : place)?.screen?.front ?? false;
-  });
-  if (!poll)
-    return (
-      <>
-        <ShownThen recorder={recorder} facts={facts} at={at} />
-        {shared && <ScreenThen recorder={recorder} facts={facts} />}
-        <ClipThen recorder={recorder} facts={facts} at={at} />
-      </>
-    );
+  const shared = useTold(recorder, () => screenInFront(recorder, facts, at));
+  const clip = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.clip ?? null);
+  const over = poll !== undefined || shared || (clip?.front === true && clip.kind === 'clip');
+  const shown = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.shown ?? null);
+  const looking = useLookingAway(recorder, shown, over);
+  useShortcuts({ b: ['Back to what was on show', () => recorder.look(null)] });
   return (
-    <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
-      <ShownPoll question={poll.question} shown={poll.shown!} />
-    </Box>
+    <>
+      {looking ? (
+        <LookedAt {...{ recorder, facts, at }} board={looking.board} page={looking.page} left />
+      ) : (
+        !poll && <ShownThen {...{ recorder, facts, at }} />
+      )}
+      {shared && !looking && <ScreenThen recorder={recorder} facts={facts} />}
+      {clip && <ClipThen {...{ recorder, facts, at, clip }} hidden={looking !== null} />}
+      {poll && !looking && (
+        <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
+          <ShownPoll question={poll.question} shown={poll.shown!} />
+        </Box>
+      )}
+      {over && !looking && shown && recorder.holds(shown.board) && (
+        <Button
+          size="small"
+          onClick={() => recorder.look(shown)}
+          sx={{ position: 'absolute', bottom: 8, right: 24, zIndex: 1, bgcolor: 'background.paper' }}
+        >
+          Look at the board
+        </Button>
+      )}
+    </>
   );
 }
 
+function screenInFront(recorder: Recorder, facts: RecordingFacts, at: string): boolean {
+  const place = recorder.view<PlaceState>(placeStream(facts.id, at));
+  const sitting = recorder.view<SittingState>(sittingStream(facts.id));
+  return (place && sitting ? withAddress(place, sitting) : place)?.screen?.front ?? false;
+}
+
+/**
+ * Which page one looks at instead of what was on show. Once that is on show by itself one follows it again.
+ *
+ * @param over whether something lay over the board that was on show
+ */
+function useLookingAway(recorder: Recorder, shown: PlaceState['shown'], over: boolean) {
+  const looking = useTold(recorder, (at) => at.looking);
+  const board = useTold(recorder, (at) => looking && at.view<BoardState>(boardStream(looking.board)));
+  const onItsWay = useTold(recorder, (at) => at.onItsWay);
+  const page = looking?.page && board?.pages.includes(looking.page) ? looking.page : board?.pages[0];
+  const away = looking && page && (over || looking.board !== shown?.board || page !== shown.page);
+  const needless = looking !== null && !away && !onItsWay;
+  useEffect(() => {
+    if (needless) recorder.look(null);
+  }, [recorder, needless]);
+  return away ? { board: looking.board, page } : null;
+}
+
+interface ClipProps extends Props {
+  clip: NonNullable<PlaceState['clip']>;
+  /** Whether one looks at something else, and only hears it. */
+  hidden: boolean;
+}
+
 /** What played for everybody at the moment. */
-function ClipThen({ recorder, facts, at }: Props) {
-  const clip = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.clip ?? null);
-  if (!clip) return null;
+function ClipThen({ recorder, facts, at, clip, hidden }: ClipProps) {
   const now = () => {
     const where = clipPosition(clip, recorder.wall);
     const moves = recorder.playing && !recorder.onItsWay && plays(clip, where);
@@ -63,7 +101,7 @@ function ClipThen({ recorder, facts, at }: Props) {
   const src =
     clip.address ??
     `/api/recordings/${facts.id}/clips/${clip.material}/${clip.version}${at === MAIN ? '' : `?room=${at}`}`;
-  const seen = clip.front && clip.kind === 'clip';
+  const seen = clip.front && clip.kind === 'clip' && !hidden;
   return (
     <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper', display: seen ? 'block' : 'none' }}>
       <ClipMedia key={src} {...{ clip, src, now }} />
@@ -72,119 +110,35 @@ function ClipThen({ recorder, facts, at }: Props) {
 }
 
 function ShownThen({ recorder, facts, at }: Props) {
-  const stream = placeStream(facts.id, at);
-  const place = useTold(recorder, () => recorder.view<PlaceState>(stream));
+  const place = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at)));
   const shown = place?.shown;
-  const board = useTold(recorder, () => (shown ? recorder.view<BoardState>(boardStream(shown.board)) : undefined));
-  const onItsWay = useTold(recorder, () => recorder.onItsWay);
-  const [left, setLeft] = useState<Elsewhere | null>(null);
-  useShortcuts({ b: ['Back to what was on show', () => setLeft(null)] });
-  const elsewhere = useTold(recorder, () => left && recorder.view<BoardState>(boardStream(left.board)));
-  if (!shown || !board) {
-    const says =
-      !place || (shown && recorder.holds(shown.board)) || onItsWay ? 'One moment …' : 'No board was on show.';
-    return (
-      <Box sx={{ height: 1, display: 'grid', placeItems: 'center', textAlign: 'center', p: 2 }} role="status">
-        {shown && !recorder.holds(shown.board) ? 'A board was on show that only staff see.' : says}
-      </Box>
-    );
-  }
-  const names = [...facts.boards, ...facts.rooms.flatMap(({ boards }) => boards)];
-  const name = (id: string) => names.find((row) => row.id === id)?.name ?? 'Board';
-  const where = left && elsewhere?.pages.includes(left.page) ? left : shown;
-  const seen = where === left ? elsewhere! : board;
+  const known = useTold(recorder, (then) => shown && then.view<BoardState>(boardStream(shown.board)) !== undefined);
+  const onItsWay = useTold(recorder, (then) => then.onItsWay);
+  if (shown && known) return <LookedAt {...{ recorder, facts, at }} board={shown.board} page={shown.page} />;
+  const says = !place || (shown && recorder.holds(shown.board)) || onItsWay ? 'One moment …' : 'No board was on show.';
   return (
-    <PageThen
-      recorder={recorder}
-      board={seen}
-      id={where.board}
-      page={where.page}
-      title={name(where.board)}
-      beside={
-        <Pages
-          {...{ shown, pages: seen.pages, at: where, left: where === left }}
-          boards={boardsKnown(recorder).map((id) => ({ id, name: name(id) }))}
-          firstPage={(id) => recorder.view<BoardState>(boardStream(id))?.pages[0]}
-          onGo={(to) => setLeft(to && to.board === shown.board && to.page === shown.page ? null : to)}
-        />
-      }
-    />
+    <Box sx={{ height: 1, display: 'grid', placeItems: 'center', textAlign: 'center', p: 2 }} role="status">
+      {shown && !recorder.holds(shown.board) ? 'A board was on show that only staff see.' : says}
+    </Box>
   );
 }
 
-/** @returns ids of boards that have been on show up to now, since the last jump */
-const boardsKnown = (recorder: Recorder): string[] =>
-  recorder
-    .names()
-    .filter((name) => name.startsWith(boardStream('')))
-    .map((name) => name.slice(boardStream('').length));
-
-/** Whether a stroke is being drawn at a moment of the class. */
-const grows = (mark: Mark, wall: number) => mark.took !== undefined && wall >= mark.at && wall < mark.at + mark.took;
-
-interface PageProps {
-  recorder: Recorder;
-  board: BoardState;
-  id: string;
-  page: string;
-  title: string;
-  beside: ReactNode;
-}
-
-/** Most marks stand still while a recording plays; only those that grow are drawn anew with each tick. */
-function PageThen({ recorder, board, id, page, title, beside }: PageProps) {
-  const marks = useMemo(() => marksOf(board, page), [board, page]);
-  const drawn = useMemo(() => marks.filter((mark) => mark.took !== undefined), [marks]);
-  const growing = useTold(recorder, ({ wall }) =>
-    drawn
-      .filter((mark) => grows(mark, wall))
-      .map((mark) => mark.id)
-      .join(),
-  );
-  const [still, moving] = useMemo(() => {
-    const ids = new Set(growing.split(','));
-    return [marks.filter((mark) => !ids.has(mark.id)), marks.filter((mark) => ids.has(mark.id))];
-  }, [marks, growing]);
-  const pageHeight = useMemo(() => heightOf(board, page), [board, page]);
-  return (
-    <PageLook
-      key={`${id} ${page}`}
-      title={`${title}, ${marks.length} marks`}
-      height={pageHeight}
-      ground={board.facts.get(page)?.ground}
-      beside={beside}
-    >
-      <Marks marks={still} authors={board.authors} />
-      {moving.length > 0 && <Growing recorder={recorder} marks={moving} authors={board.authors} />}
-      <PointerThen recorder={recorder} board={id} page={page} authors={board.authors} />
-    </PageLook>
-  );
-}
-
-interface GrowingProps {
-  recorder: Recorder;
-  marks: Mark[];
-  authors: BoardState['authors'];
-}
-
-function Growing({ recorder, marks, authors }: GrowingProps) {
-  const wall = useTold(recorder, (at) => at.wall);
-  return <Marks marks={marks} authors={authors} clock={wall} />;
-}
-
-interface PointerProps {
-  recorder: Recorder;
+interface LookedAtProps extends Props {
   board: string;
   page: string;
-  authors: BoardState['authors'];
+  /** Whether that is another than what was on show. */
+  left?: boolean;
 }
 
-function PointerThen({ recorder, board, page, authors }: PointerProps) {
-  const at = useTold(recorder, () => {
-    const pointer = recorder.pointer(board, page);
-    return pointer && `${pointer.x} ${pointer.y} ${pointer.by}`;
-  });
-  if (!at) return null;
-  const [x, y, by] = at.split(' ');
-  return <PointerGlow x={Number(x)} y={Number(y)} name={authors.get(by!)} scale={0.6} />;
+/** A page of a board as it was at the moment, with the way to others. */
+function LookedAt({ recorder, facts, at, board: id, page, left = false }: LookedAtProps) {
+  const board = useTold(recorder, (then) => then.view<BoardState>(boardStream(id)))!;
+  const boards = at === MAIN ? facts.boards : (facts.rooms.find((room) => room.id === at)?.boards ?? []);
+  return (
+    <PageThen
+      {...{ recorder, board, id, page }}
+      title={boards.find((row) => row.id === id)?.name ?? 'Board'}
+      beside={<Pages {...{ left, boards }} at={{ board: id, page }} pages={board.pages} onGo={recorder.look} />}
+    />
+  );
 }

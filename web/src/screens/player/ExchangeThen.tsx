@@ -1,9 +1,10 @@
 import Box from '@mui/material/Box';
-import { useMemo } from 'react';
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
 import type { ExchangeState } from '../../live/exchange';
 import { PostView } from '../../parts/exchange/PostView';
 import { useReadingBack } from '../../parts/exchange/useReadingBack';
-import { duration } from '../../parts/words/times';
+import { count, duration } from '../../parts/words/times';
 import type { QuestionsState } from '../../live/questions';
 import { questionsStream, sittingOf } from '../../live/streams';
 import { pollsThen } from './polls';
@@ -43,11 +44,17 @@ const pollsOfMoment = (recorder: Recorder, stream: string): string =>
     .filter((line) => line !== '')
     .join('\n');
 
+/** Posts that are shown at first, so that a player costs as much after three hours as after one; of earlier ones so many go at a time. */
+const NEWEST = 150;
+const AT_A_TIME = 50;
+
 /** What was written in a place up to the moment of a recording, newest below. */
 export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream: string }) {
   const polls = useTold(recorder, () => pollsOfMoment(recorder, stream));
   const exchange = useTold(recorder, () => recorder.view<ExchangeState>(stream));
   const posts = useMemo(() => exchange?.posts.filter((post) => !post.deleted_by) ?? [], [exchange]);
+  const [all, setAll] = useState(false);
+  const earlier = all ? 0 : Math.max(0, Math.floor((posts.length - NEWEST) / AT_A_TIME) * AT_A_TIME);
   const { list, onScroll } = useReadingBack(posts, undefined);
   return (
     <>
@@ -66,7 +73,12 @@ export function ExchangeThen({ recorder, stream }: { recorder: Recorder; stream:
         sx={{ flex: 1, overflowY: 'auto', px: 1.75, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}
       >
         {posts.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nothing written yet.</Box>}
-        {posts.map((post) => (
+        {earlier > 0 && (
+          <Button size="small" onClick={() => setAll(true)} sx={{ flex: 'none', alignSelf: 'flex-start' }}>
+            {count(earlier, 'earlier post')}
+          </Button>
+        )}
+        {posts.slice(earlier).map((post) => (
           <PostView key={post.id} post={post} time={duration(recorder.timeOf(post.at))} />
         ))}
       </Box>

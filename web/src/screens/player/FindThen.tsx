@@ -46,11 +46,11 @@ export function FindThen({ recorder, recording, children }: Props) {
           sx={{ listStyle: 'none', m: 0, px: 1.75, pb: 1, flex: 1, minHeight: 0, overflowY: 'auto', fontSize: 14 }}
         >
           {places.length === 0 && <li>Nothing of that was written, said or shown.</li>}
-          {places.map(({ at, kind, words }) => (
+          {places.map(({ at, kind, words, board, page }) => (
             <li key={`${at} ${kind} ${words}`}>
               <Box
                 component="button"
-                onClick={() => recorder.seek(recorder.timeOf(at))}
+                onClick={() => recorder.seek(recorder.timeOf(at), board ? { board, page } : null)}
                 sx={{
                   ...{ display: 'block', width: 1, textAlign: 'start', p: 0.75, border: 0, bgcolor: 'transparent' },
                   ...{ font: 'inherit', color: 'inherit', cursor: 'pointer', '&:hover': { bgcolor: 'veranda.wash' } },

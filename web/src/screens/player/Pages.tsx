@@ -2,28 +2,21 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-
-/** A page that one looks at instead of the one on show. */
-export interface Elsewhere {
-  board: string;
-  page: string;
-}
+import type { Elsewhere } from './Recorder';
 
 interface Props {
-  shown: Elsewhere;
   /** Which page one looks at, of these. */
-  at: Elsewhere;
+  at: { board: string; page: string };
   pages: readonly string[];
   /** Whether that is another than the one on show. */
   left: boolean;
-  /** Boards that are known at this moment. */
+  /** Boards that were recorded. */
   boards: { id: string; name: string }[];
-  firstPage: (board: string) => string | undefined;
   onGo: (to: Elsewhere | null) => void;
 }
 
 /** Leaves the page on show for another, while sound and time go on, and comes back. */
-export function Pages({ at, pages, left, boards, firstPage, onGo }: Props) {
+export function Pages({ at, pages, left, boards, onGo }: Props) {
   const index = pages.indexOf(at.page);
   const turn = (by: number) => onGo({ board: at.board, page: pages[index + by]! });
   return (
@@ -38,10 +31,7 @@ export function Pages({ at, pages, left, boards, firstPage, onGo }: Props) {
           select
           size="small"
           value={at.board}
-          onChange={({ target }) => {
-            const page = firstPage(target.value);
-            if (page) onGo({ board: target.value, page });
-          }}
+          onChange={({ target }) => onGo({ board: target.value, page: null })}
           slotProps={{ htmlInput: { 'aria-label': 'Board that you look at' } }}
           sx={{ maxWidth: 180, bgcolor: 'background.paper', borderRadius: 1, '& .MuiSelect-select': { py: 0.5 } }}
         >

@@ -8,7 +8,7 @@ const BEGAN = 1_000_000;
 const LENGTH = 600_000;
 
 /** A server whose recording is 100 posts, one every 3 s, and a board that comes on show by a cue after 10 s. */
-const server = vi.hoisted(() => ({ asked: [] as string[], fails: false, slow: 0 }));
+const server = vi.hoisted(() => ({ asked: [] as string[], fails: false, slow: 0, seam: false }));
 const post = (i: number): RecordedEntry => ({
   stream: 'exchange/s.main',
   kind: 'posted',
@@ -41,7 +41,9 @@ const answer = (path: string): unknown => {
   const number = (name: string) => Number(asked.get(name));
   if (path.includes('/entries')) {
     const [from, to] = [number('from'), number('to')];
-    return { from, to, entries: [...posts, shown].filter(({ t }) => t > from && t <= to).sort((a, b) => a.t - b.t) };
+    const seam = server.seam ? [{ ...(answer('/at?t=102000') as object), kind: 'seam', t: 102_000 }] : [];
+    const entries: { t: number }[] = [...posts, shown, ...seam];
+    return { from, to, entries: entries.filter(({ t }) => t > from && t <= to).sort((a, b) => a.t - b.t) };
   }
   const t = number('t');
   const written = posts.filter((one) => one.t <= t).map(({ body, at, by }) => ({ ...body, at, by }));
@@ -52,6 +54,7 @@ const answer = (path: string): unknown => {
       'place/s.main': place(t >= 10_000),
       'exchange/s.main': { posts: written },
       ...(t >= 10_000 ? { 'board/b': boardView(mark('m1')) } : {}),
+      ...(asked.get('board') === 'c' ? { 'board/c': boardView(mark('m2')) } : {}),
     },
   };
 };
@@ -74,8 +77,8 @@ const arriveAt = async (to: number) => {
 
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'performance', 'Date'] });
-  Object.assign(server, { asked: [], fails: false, slow: 0 });
-  recorder = new Recorder('s', LENGTH, [[BEGAN, BEGAN + LENGTH]], new Set(['b']));
+  Object.assign(server, { asked: [], fails: false, slow: 0, seam: false });
+  recorder = new Recorder('s', LENGTH, [[BEGAN, BEGAN + LENGTH]], new Set(['b', 'c']));
   await arriveAt(0);
 });
 afterEach(() => {
@@ -198,5 +201,42 @@ describe('Recorder', () => {
     await pass(3_000);
     expect(recorder.playing).toBe(false);
     expect(recorder.time).toBe(LENGTH);
+  });
+});
+
+describe('looking at another board', () => {
+  const there = (board: string) => recorder.view(`board/${board}`) !== undefined;
+
+  it('brings it, keeps it wherever one goes, and lets it go', async () => {
+    expect(there('c')).toBe(false);
+    recorder.look({ board: 'c', page: 'p1' });
+    await pass(1);
+    expect(there('c')).toBe(true);
+    await arriveAt(60_000);
+    expect([there('b'), there('c')]).toEqual([true, true]);
+    recorder.look(null);
+    await arriveAt(90_000);
+    expect([recorder.looking, there('c')]).toEqual([null, false]);
+  });
+
+  it('brings it again where something was left out', async () => {
+    recorder.look({ board: 'c', page: null });
+    await pass(1);
+    server.seam = true;
+    await arriveAt(100_000);
+    recorder.toggle();
+    await pass(4_000);
+    expect(server.asked.filter((path) => path.includes('/at?') && path.includes('board=c')).length).toBe(3);
+    expect(there('c')).toBe(true);
+  });
+
+  it('goes to a moment and a page at once, of boards alone that were recorded', async () => {
+    recorder.seek(30_000, { board: 'c', page: 'p1' });
+    await pass(300);
+    expect([there('c'), recorder.looking?.board]).toEqual([true, 'c']);
+    recorder.seek(31_000, { board: 'staff', page: 'p1' });
+    await pass(300);
+    expect(recorder.looking).toBeNull();
+    expect(server.asked.some((path) => path.includes('staff'))).toBe(false);
   });
 });

@@ -11,6 +11,12 @@ interface PointerPath {
   path: number[];
 }
 
+/** A page that one looks at instead of the one on show; the first of its board where none is named. */
+export interface Elsewhere {
+  board: string;
+  page: string | null;
+}
+
 /** Ms of entries fetched at once, and how early the next lot is fetched. */
 const WINDOW = 120_000;
 const AHEAD = 40_000;
@@ -29,6 +35,8 @@ export class Recorder {
   trouble: string | null = null;
   /** The breakout room that is watched instead of the main room. */
   room: string | null = null;
+  /** What one looks at instead of what was on show. */
+  looking: Elsewhere | null = null;
   /** Goes up whenever anything is different. */
   version = 0;
   /** The time of day of the class, ms since the epoch, for strokes that grow. */
@@ -75,9 +83,6 @@ export class Recorder {
     this.seek(Math.min(this.timeOf(at), length));
   }
 
-  /** @returns names of the streams that are known at this moment */
-  names = (): string[] => [...this.views.keys()];
-
   /** @returns ms into the recording of a time of day */
   timeOf(at: number): number {
     return this.stretches.reduce((sum, [from, to]) => sum + Math.min(Math.max(at - from, 0), to - from), 0);
@@ -105,10 +110,14 @@ export class Recorder {
     return null;
   }
 
+  /** @returns names of the streams that are known at this moment */
+  names = (): string[] => [...this.views.keys()];
+
   /** Watches a breakout room from this moment on, or the main room again. */
   watch = (room: string | null) => {
     if (room === this.room) return;
     this.room = room;
+    this.looking = null;
     this.views = new Map();
     this.seek(this.time);
   };
@@ -120,8 +129,16 @@ export class Recorder {
     this.changed();
   }
 
-  /** Goes to a moment. Of several quick calls, as from a hand that drags, only some are asked of the server, and the last in any case. */
-  seek = (to: number) => {
+  /** Leaves what was on show for a page, while time goes on; null comes back. */
+  look = (to: Elsewhere | null) => {
+    this.looking = to && this.holds(to.board) ? to : null;
+    this.changed();
+    this.fetchMissing(this.looking?.board);
+  };
+
+  /** Goes to a moment, and looks at a page there. Of several quick calls, as from a hand that drags, only some are asked of the server, and the last in any case. */
+  seek = (to: number, looking = this.looking) => {
+    this.looking = looking && this.holds(looking.board) ? looking : null;
     this.time = this.wanted = to;
     this.journey++;
     this.changed();
@@ -158,7 +175,7 @@ export class Recorder {
   private async arrive(to: number, journey: number) {
     try {
       const [state, next] = await Promise.all([
-        get<RecordedMoment>(`/api/recordings/${this.id}/at?t=${Math.round(to)}${this.inRoom}`),
+        get<RecordedMoment>(`/api/recordings/${this.id}/at?t=${Math.round(to)}${this.inRoom}${this.besides}`),
         this.fetch(to),
       ]);
       if (journey !== this.journey) return;
@@ -179,6 +196,10 @@ export class Recorder {
 
   private get inRoom() {
     return this.room ? `&room=${this.room}` : '';
+  }
+
+  private get besides() {
+    return this.looking ? `&board=${encodeURIComponent(this.looking.board)}` : '';
   }
 
   private async fetch(from: number): Promise<RecordedEntries['entries']> {
@@ -224,18 +245,21 @@ export class Recorder {
   }
 
   private take(entry: RecordedEntry | RecordedSeam) {
-    if (entry.kind === 'seam') return this.stand(entry);
+    if (entry.kind === 'seam') {
+      this.stand(entry);
+      return this.fetchMissing(this.looking?.board);
+    }
     if (entry.kind === 'pointed') this.notePointer(entry.stream, entry.by, entry.at, entry.body);
     const view = this.views.get(entry.stream);
     if (view === undefined) return;
     this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
-    if (entry.kind === 'shown') this.fetchShown(entry.stream);
+    if (entry.kind === 'shown')
+      this.fetchMissing(this.view<{ shown: { board: string } | null }>(entry.stream)?.shown?.board);
   }
 
-  /** A board that has not been on show yet is not here yet. */
-  private fetchShown(place: string) {
-    const { shown } = this.views.get(place) as { shown: { board: string } | null };
-    if (!shown || !this.holds(shown.board) || this.views.has(boardStream(shown.board))) return;
+  /** A board that has been neither on show nor looked at yet is not here yet. */
+  private fetchMissing(board: string | undefined) {
+    if (board === undefined || !this.holds(board) || this.views.has(boardStream(board))) return;
     void this.arrive(this.time, ++this.journey);
   }
 

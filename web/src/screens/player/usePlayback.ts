@@ -1,21 +1,27 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { RecordingFacts } from '../../api/shapes';
-import { Recorder } from './Recorder';
+import { Recorder, type Elsewhere } from './Recorder';
 
 /**
  * Plays a recording for as long as the component lives.
  *
  * @param from the time of day at which it begins, ms since the epoch; earlier than all of it, at its beginning
+ * @param looking the page that one looks at there, if not at what was on show
  */
-export function usePlayback({ id, length, stretches, boards, rooms }: RecordingFacts, from = 0): Recorder {
+export function usePlayback(
+  { id, length, stretches, boards, rooms }: RecordingFacts,
+  from = 0,
+  looking: Elsewhere | null = null,
+): Recorder {
   const [recorder] = useState(() => {
     const all = [...boards, ...rooms.flatMap((room) => room.boards)];
     return new Recorder(id, length, stretches, new Set(all.map((board) => board.id)));
   });
+  const { board, page } = looking ?? {};
   useEffect(() => {
-    recorder.seek(recorder.timeOf(from));
+    recorder.seek(recorder.timeOf(from), board ? { board, page: page ?? null } : null);
     return () => recorder.stop();
-  }, [recorder, from]);
+  }, [recorder, from, board, page]);
   return recorder;
 }
 

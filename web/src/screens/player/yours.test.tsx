@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { ExchangeThen } from './ExchangeThen';
 import { Pages } from './Pages';
 import { Recorder } from './Recorder';
 import { afterQuiet } from './useHappened';
@@ -53,16 +54,33 @@ describe('yours', () => {
   });
 });
 
+describe('the exchange', () => {
+  it('shows the newest of very many posts, and the others when one wishes', async () => {
+    const posts = Array.from({ length: 430 }, (_, i) => ({
+      id: `p${i}`,
+      by: 'farah',
+      name: 'Farah',
+      text: `Post ${i}`,
+      at: 1,
+    }));
+    const recorder = new Recorder('s', 60_000, [[1_000, 61_000]]);
+    const exchange = { posts };
+    vi.spyOn(recorder, 'view').mockImplementation(
+      (stream) => (stream === 'exchange/s.main' ? exchange : undefined) as never,
+    );
+    render(<ExchangeThen recorder={recorder} stream="exchange/s.main" />);
+    expect(screen.getAllByTestId('post')).toHaveLength(180);
+    expect(screen.getByText('Post 429')).toBeTruthy();
+    fireEvent.click(screen.getByText('250 earlier posts'));
+    expect(screen.getAllByTestId('post')).toHaveLength(430);
+  });
+});
+
 describe('looking elsewhere', () => {
   it('turns pages of the board one looks at, and comes back', () => {
     const onGo = vi.fn();
     const at = { board: 'b', page: 'p2' };
-    render(
-      <Pages
-        {...{ shown: { board: 'b', page: 'p1' }, at, pages: ['p1', 'p2', 'p3'], left: true, boards: [], onGo }}
-        firstPage={() => undefined}
-      />,
-    );
+    render(<Pages {...{ at, pages: ['p1', 'p2', 'p3'], left: true, boards: [], onGo }} />);
     fireEvent.click(screen.getByLabelText('Page after'));
     fireEvent.click(screen.getByText('Back to what was on show'));
     expect(onGo.mock.calls.flat()).toEqual([{ board: 'b', page: 'p3' }, null]);

@@ -24,11 +24,11 @@ interface Props {
 export function Places({ recording, places, sought }: Props) {
   return (
     <Box component="ul" aria-label="Where it was found" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
-      {places.map(({ at, kind, words }) => (
+      {places.map(({ at, kind, words, board, page }) => (
         <Box component="li" key={`${at} ${kind} ${words}`} sx={{ borderTop: 1, borderColor: 'divider' }}>
           <Box
             component={Link}
-            to={`/recordings/${recording}?at=${at}`}
+            to={`/recordings/${recording}?${new URLSearchParams({ at: `${at}`, ...(board && page ? { board, page } : {}) })}`}
             sx={{ display: 'flex', gap: 1.5, py: 0.75, color: 'inherit', textDecoration: 'none', fontSize: 14 }}
           >
             <Box sx={{ color: 'text.secondary', flex: 'none', width: 130 }}>
