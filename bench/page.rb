@@ -7,8 +7,7 @@ module Bench
   #   drawing   the same while twenty people draw
   #   player    a recording with 1,000 marks and hundreds of posts, playing at triple speed
   #   slides    a class whose board has 40 pages and 4,000 marks, for every stroke that comes
-  #   watching  what a player keeps in memory after an hour, two and three of a recording, its clock running twenty times as fast,
-  #             beside one that was opened just there
+  #   watching  what a player keeps in memory after an hour, two and three of a recording, its clock running twenty times as fast
   #   lasting   what a page keeps in memory after as many strokes, taken off again, as come in an hour, in two and in three
   class Page < Measure
     SECONDS = 8
@@ -85,28 +84,17 @@ module Bench
       seats&.each(&:cut)
     end
 
-    # What is on the screen grows with the class. So what a player keeps after it has played for hours is held beside what one keeps that
-    # has just been opened there.
     def watching
       klass = BusyClass.new(@archive, began: BusyClass.now)
       klass.live_through(9_000, 180)
       klass.finish
       driver = open("/recordings/#{klass.sitting}", '[role=slider]', script: HURRY)
       play_fast(driver)
-      [1, 2, 3].each do |hour|
+      hours = [1, 2, 3].map do |hour|
         sleep 0.5 until time(driver) >= (hour * 3_600) - 60
-        kept, fresh = kept(driver), opened_at(klass, time(driver))
-        report("player, memory after #{hour} h", kept, 'MB', hour == 3 ? '≤ 1.1×' : '', baseline: fresh)
+        kept(driver).tap { |megabytes| report("player, memory after #{hour} h", megabytes, 'MB', '') }
       end
-    ensure
-      driver&.quit
-    end
-
-    # @return [Float] MB that a player keeps that was opened at a moment
-    def opened_at(klass, seconds)
-      from = @archive.sittings.state(klass.sitting).stretches.first[:from]
-      driver = open("/recordings/#{klass.sitting}?at=#{from + (seconds * 1000)}", '[data-testid=post]')
-      kept(driver)
+      report('player, third hour beside the first', hours.last / hours.first, '×', '≤ 1.1×')
     ensure
       driver&.quit
     end
@@ -203,7 +191,7 @@ module Bench
       report("#{name}, memory", after['JSHeapUsedSize'] / (1024.0 * 1024), 'MB', '')
     end
 
-    def report(name, value, unit, target, baseline: nil) = Report.line(name, value, unit, target: target, baseline: baseline)
+    def report(name, value, unit, target) = Report.line(name, value, unit, target: target)
 
     def figures(driver)
       driver.execute_cdp('Performance.getMetrics')['metrics'].to_h { |metric| metric.values_at('name', 'value') }

@@ -15,11 +15,16 @@ RSpec.describe 'Editing a recording over HTTP' do
   # A class of a minute in which two write and draw.
   def held
     fresh_class.tap do |klass|
+      klass[:list] = list_of(klass)
       sitting, exchange, board = "sitting/#{klass[:sitting]}", "exchange/#{klass[:sitting]}.main", "board/#{klass[:board]}"
       act(klass, 'odalys', 'class.record', sitting, began, on: true)
       act(klass, 'odalys', 'class.move', sitting, began, step: 'one')
       %w[odalys farah jonas].each { |who| act(klass, who, 'class.join', sitting, began) }
       act(klass, 'odalys', 'class.rule', "place/#{klass[:sitting]}.main", began, right: 'draw', allow: true)
+      { 5_000 => klass[:list], 7_000 => klass[:board] }.each do |after, shown|
+        act(klass, 'odalys', 'class.show', "place/#{klass[:sitting]}.main", began + after, board: shown, page: 'p1')
+        act(klass, 'odalys', 'board.put', "board/#{shown}", began + after, marks: [note("n#{after}", 'Who has paid')]) if shown == klass[:list]
+      end
       act(klass, 'farah', 'exchange.post', exchange, began + 10_000, id: 'p1', text: 'Jonas, is it low water?')
       act(klass, 'jonas', 'exchange.post', exchange, began + 20_000, id: 'p2', text: 'A secret word')
       act(klass, 'jonas', 'board.put', board, began + 30_000, marks: [note('n1', 'Written by Jonas')])
@@ -27,6 +32,11 @@ RSpec.describe 'Editing a recording over HTTP' do
       act(klass, 'odalys', 'class.end', sitting, began + 60_000)
       ARCHIVE.recordings.update(klass[:sitting], shared: true)
     end
+  end
+
+  # A board that is on show for a moment near its beginning.
+  def list_of(klass)
+    ARCHIVE.lessons.add_board(klass[:lesson], name: 'A list of names').tap { Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(klass[:lesson]) }
   end
 
   # When the class went to its step, which is a chapter.
@@ -169,6 +179,7 @@ RSpec.describe 'Editing a recording over HTTP' do
     end
 
     it 'show a stretch and nothing else, until they are taken back' do
+      klass = self.made
       made = link(from: began + 15_000, to: began + 35_000)
       someone = stranger
       enter(someone, made)
@@ -177,6 +188,8 @@ RSpec.describe 'Editing a recording over HTTP' do
       all = [facts, someone.get("#{path}/at?t=0").body, someone.get("#{path}/entries?from=0&to=20000").body, someone.get("#{path}/at?t=20000").body]
       expect(JSON.generate(all)).not_to include('low water')
       expect(JSON.generate(all)).to include('A secret word', 'Written by Jonas')
+      expect(JSON.generate([*all, someone.get("#{path}/at?t=20000&board=#{klass[:list]}").body])).not_to match(%r{has paid|board/#{klass[:list]}})
+      expect([someone, farah].map { |who| who.get(path).body['boards'].map { |board| board['id'] } }).to eq([[klass[:board]], klass.values_at(:board, :list)])
       expect(farah.get(path).body['length']).to eq(60_000)
       odalys.delete("#{path}/links/#{made['id']}")
       expect(someone.get("#{path}/entries?from=0&to=20000").code).to eq('no_such_recording')
@@ -245,11 +258,11 @@ RSpec.describe 'Editing a recording over HTTP' do
 
     it 'goes to the board that words stand on, whatever was on show, and to none that is not in the recording' do
       boards = ->(board, who = farah) { who.get("#{path}/at?t=9000&board=#{board}").body['streams']&.keys&.grep(/board/) }
-      expect(boards.(made[:board])).to include("board/#{made[:board]}")
+      expect(boards.call(made[:board])).to include("board/#{made[:board]}")
       other = fresh_class
       hostile = [made[:staff_board], other[:board], "#{made[:board]}%00", '', '..%2F', 'x' * 5_000, '%ff']
       # Those that are no text at all are refused before anybody looks.
-      expect(hostile.map(&boards) - [boards.('none'), nil]).to eq([])
+      expect(hostile.map(&boards) - [boards.call('none'), nil]).to eq([])
       expect(VisitorClient.new(server).get("#{path}/at?t=9000&board=#{made[:board]}").code).to eq('no_such_recording')
     end
 

@@ -46,8 +46,8 @@ module Veranda
       # The state of everything at a moment of the recording.
       get '/api/recordings/:id/at' do |id|
         _, recording, _, staff = watchable(id)
-        aside(:replay_at, sitting: id, t: number(params['t']).clamp(0, recording.clock.length), board: params['board']&.to_s, **in_room(staff),
-                          **only(id))
+        t = number(params['t']).clamp(0, recording.clock.length)
+        aside(:replay_at, sitting: id, t: t, board: params['board']&.to_s, **in_room(staff), **only(id))
       end
 
       # What happens between two moments, in order.

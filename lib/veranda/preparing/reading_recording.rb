@@ -53,7 +53,7 @@ module Veranda
 
       # @return [Array<Array(String, Hash)>] streams of boards with marks that are on them in the end
       def there
-        @there ||= @recording.streams.select { |name| Core::Streams::StreamName.kind(name) == :board }.flat_map do |name|
+        @there ||= @replay.boards.flat_map do |name|
           @replay.shown.view(name, @archive.log.state_at(name, span.last))[:marks].map { |mark| [name, mark] }
         end
       end

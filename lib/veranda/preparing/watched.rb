@@ -20,13 +20,15 @@ module Veranda
         rooms = RecordedRooms.new(@archive, @sitting.id, @recording).seen_by(viewer, teaches: teaches)
         clock = @recording.clock
         # Who teaches edits it, and has to know who is who; what they watch is what all do.
-        @replay.shown.clean({ chapters: @recording.chapters, boards: @sitting.boards, rooms: rooms, people: people, tracks: tracks(rooms),
+        @replay.shown.clean({ chapters: @recording.chapters, boards: boards, rooms: rooms, people: people, tracks: tracks(rooms),
                               you: viewer })
                .merge(id: @sitting.id, opened: @sitting.opened_at, at: clock.stretches.first.first, length: clock.length,
                       stretches: clock.stretches, cuts: @recording.edits.cuts.length, sound: sound)
       end
 
       private
+
+      def boards = @sitting.boards.select { |board| @replay.boards.include?(Core::Streams::StreamName.board(board[:id])) }
 
       def people
         @replay.people.filter_map { |id| @sitting.seats[id] }.map { |seat| { id: seat.id, name: seat.name, role: seat.role } }

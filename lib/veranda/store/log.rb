@@ -45,9 +45,7 @@ module Veranda
       attr_reader :ballots
 
       # @param name [String] begins an empty stream, unless it is there
-      def begin(name)
-        @db[:streams].insert_conflict.insert(name: name)
-      end
+      def begin(name) = @db[:streams].insert_conflict.insert(name: name)
 
       # Lets go of the connections at rest: when one is found dead the others most likely are, and each
       # would cost somebody a failed try.
@@ -141,6 +139,14 @@ module Veranda
       def between(names, from, to)
         rows = @db[:entries].where(stream: names, at: from..to).order(:at, :stream, :seq)
         rows.select(*ENTRY_COLUMNS).select_append(Sequel.cast(:body, String).as(:body)).map { |row| entry(row) }
+      end
+
+      # @param names [Array<String>]
+      # @param stretches [Array<Array(Integer, Integer)>] ms since the epoch
+      # @return [Array<String>] those of them to which something happened in one of these
+      def moved(names, stretches)
+        any = Sequel.|(false, *stretches.map { |from, to| { at: from..to } })
+        @db[:entries].where(stream: names).where(any).select(:stream).distinct.map(:stream)
       end
 
       # @param name [String]

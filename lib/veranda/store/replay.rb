@@ -63,6 +63,14 @@ module Veranda
         end
       end
 
+      # @return [Array<String>] streams of boards that were on show or written on in what may be watched; of others nothing is told, not
+      #   that they are there either
+      def boards
+        @boards ||= @streams.select { |name| Core::Streams::StreamName.kind(name) == :board }.then do |all|
+          all & (@log.moved(all, clock.stretches) | on_show_meanwhile)
+        end
+      end
+
       # @return [Hash] what it came to in the end, see {#at}, with every board
       def last = moment(clock.length, clock.stretches.last.last, boards: boards)
 
@@ -112,7 +120,13 @@ module Veranda
         boards.to_h { |name| [name, Core::Recordings::MarksOfOthers.new(@log.state_at(name, from), left_out)] }
       end
 
-      def boards = @streams.select { |name| Core::Streams::StreamName.kind(name) == :board }
+      def on_show_meanwhile
+        shown = @log.of_kind(@place, 'shown')
+        clock.stretches.flat_map do |start, stop|
+          within = shown.select { |entry| entry.at.between?(start, stop) }.filter_map { |entry| entry.body[:board] }
+          [*on_show(@log.state_at(@place, start)), *within.map { |board| Core::Streams::StreamName.board(board) }]
+        end
+      end
 
       # @return [String, nil] stream of the board on show, if it may be shown in a recording
       def on_show(place)

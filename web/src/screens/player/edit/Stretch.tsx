@@ -43,7 +43,7 @@ export function Stretch({ edits, recorder, busy, edit, times, onTimes, points }:
     <Box component="section" aria-label="A stretch of the class">
       <h3>A stretch</h3>
       {ENDS.map(([end, label]) => (
-        <Box key={end} sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 0.75 }}>
+        <Box key={end} sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5 }}>
           <TextField
             size="small"
             label={label}
