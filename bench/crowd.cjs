@@ -1,6 +1,7 @@
 // Drives many WebSockets at once and measures what reaches them.
-// Plan on standard input: { url, origin, cookies, hello, messages: transient|durable|relay, stream, rate, seconds }
-// Answer: { sent, deliveries, perSecond, p50, p95, p99, ack50, ack95, ack99, lost }; times in ms.
+// Plan on standard input: { url, origin, cookies, hello, messages: transient|durable|relay, stream, rate, seconds, samples }
+// Answer: { sent, deliveries, perSecond, p50, p99, ack50, ack99, lost }; times in ms. Where `samples` are wished for there are
+// { seen, answered } too: pairs of when something was sent, in ms since the epoch, and how long it took.
 const { readFileSync } = require('node:fs');
 const WebSocket = require('ws');
 
@@ -9,6 +10,8 @@ const DONE = Buffer.from('{"t":"done"');
 const crowd = process.pid;
 const latencies = [];
 const acks = [];
+const seen = [];
+const answered = [];
 const waiting = new Map();
 let deliveries = 0;
 let measuring = false;
@@ -27,19 +30,25 @@ function text(n) {
   return JSON.stringify({ t: 'now', stream: plan.stream, kind: 'ink', body: { id: `at_${at}_${n}`, page: 'p1', kind: 'stroke', ink: 'lake', width: 4, x: 10, y: 20, from: 0, points: [0, 0, 12, 7, 25, 3, 41, 18] } });
 }
 
+function note(times, samples, from) {
+  const took = now() - from;
+  times.push(took);
+  if (plan.samples) samples.push([from / 1000, took / 1000]);
+}
+
 const sentAt = Buffer.from('"id":"at_');
 
 function heard(data) {
   if (!measuring) return;
   if (data.length < 80 && data.subarray(0, DONE.length).equals(DONE)) {
     const { id } = JSON.parse(data.toString());
-    if (waiting.has(id)) acks.push(now() - waiting.get(id));
+    if (waiting.has(id)) note(acks, answered, waiting.get(id));
     return;
   }
   // One frame may hold many messages.
   for (let at = data.indexOf(sentAt); at >= 0; at = data.indexOf(sentAt, at + 9)) {
     deliveries++;
-    if (deliveries % 7 === 0) latencies.push(now() - parseInt(data.toString('latin1', at + sentAt.length, at + sentAt.length + 16), 10));
+    if (deliveries % 7 === 0) note(latencies, seen, parseInt(data.toString('latin1', at + sentAt.length, at + sentAt.length + 16), 10));
   }
 }
 
@@ -82,20 +91,18 @@ async function main() {
   const until = performance.now() + 5000;
   while (deliveries < expected && performance.now() < until) await new Promise((done) => setTimeout(done, 10));
   const seconds = (performance.now() - began) / 1000;
-  console.log(
-    JSON.stringify({
-      sent,
-      deliveries,
-      lost: expected - deliveries,
-      perSecond: deliveries / seconds,
-      p50: pick(latencies, 0.5),
-      p95: pick(latencies, 0.95),
-      p99: pick(latencies, 0.99),
-      ack50: pick(acks, 0.5),
-      ack95: pick(acks, 0.95),
-      ack99: pick(acks, 0.99),
-    }),
-  );
-  process.exit(0);
+  const figures = JSON.stringify({
+    sent,
+    deliveries,
+    lost: expected - deliveries,
+    perSecond: deliveries / seconds,
+    p50: pick(latencies, 0.5),
+    p99: pick(latencies, 0.99),
+    ack50: pick(acks, 0.5),
+    ack99: pick(acks, 0.99),
+    ...(plan.samples ? { seen, answered } : {}),
+  });
+  // A long answer is written in pieces.
+  process.stdout.write(figures, () => process.exit(0));
 }
 main();

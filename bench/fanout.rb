@@ -51,12 +51,12 @@ module Bench
       relay.close
     end
 
-    def live(people, rate:, messages:, seconds: SECONDS)
+    def live(people, rate:, messages:, seconds: SECONDS, samples: false)
       server = @server.new
       klass = BusyClass.open(@archive)
       figures = @crowd.run(url: "ws://127.0.0.1:#{server.port}/live", origin: server.address, cookies: @crowd.cookies(people, klass.lesson),
                            hello: { t: 'hello', v: Veranda::Live::Protocol::VERSION, sitting: klass.sitting }, messages: messages,
-                           stream: klass.board, rate: rate, seconds: seconds)
+                           stream: klass.board, rate: rate, seconds: seconds, samples: samples)
       figures.merge(pace: worst(server.pace))
     ensure
       server&.stop

@@ -130,6 +130,18 @@ RSpec.describe Veranda::Workshop::MakeExport do
     end
   end
 
+  it 'keeps what works beside a class to one processor' do
+    Dir.mktmpdir do |dir|
+      allowed = lambda do |**how|
+        command = ['/bin/sh', '-c', 'grep Cpus_allowed_list /proc/self/status > allowed']
+        Process.wait(Veranda::Workshop::Tool.begin(*command, dir: dir, wrong: File.join(dir, 'wrong'), **how))
+        File.read(File.join(dir, 'allowed'))[/\S+$/]
+      end
+      expect(allowed.call).to eq(File.read('/proc/self/status')[/^Cpus_allowed_list:\s*(\S+)/, 1])
+      expect(allowed.call(narrow: true)).to match(/\A\d+\z/)
+    end
+  end
+
   it 'shows a screen over the board for as long as it lay there' do
     hold do
       act('class.join', 0)

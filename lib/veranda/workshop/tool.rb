@@ -46,9 +46,11 @@ module Veranda
       # Starts a program that works for minutes beside classes that go on, and after them. Whoever starts it waits for it, and stops it
       # with all that it started by its group.
       # @param wrong [String] path of a file for what it says goes wrong
+      # @param narrow [Boolean] whether it is kept to one processor, so that another is always free of it
       # @return [Integer] id of the process and of its group
-      def begin(*command, dir:, wrong:, memory: 4 * GIGABYTE, environment: {})
+      def begin(*command, dir:, wrong:, memory: 4 * GIGABYTE, environment: {}, narrow: false)
         limits = ['prlimit', "--as=#{memory}", "--fsize=#{BIGGEST}", '--core=0', '--']
+        limits += ['taskset', '-c', processors[/\d+\z/]] if narrow
         Process.spawn(plain(dir).merge(environment), *limits, *apart, *POLITE, *command, chdir: dir, unsetenv_others: true, pgroup: true,
                                                                                          in: '/dev/null', out: File::NULL, err: wrong)
       end
@@ -58,6 +60,10 @@ module Veranda
         Process.spawn(plain(dir).merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
                                                                                 in: '/dev/null', out: said.path, err: wrong.path)
       end
+
+      # Those that this process may use, such as `0-3,6`, see proc(5).
+      def processors = File.read('/proc/self/status')[/^Cpus_allowed_list:\s*(\S+)$/, 1]
+      private_class_method :processors
 
       def plain(dir) = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
       private_class_method :plain

@@ -21,6 +21,10 @@ module Veranda
         STUCK = 3 * 3_600
         PROGRAM = [RbConfig.ruby, '-r', File.join(ROOT, 'lib/veranda.rb'), '-e', 'Veranda::Workshop::Film.main'].freeze
         PART = '*.part'
+        # Frames take up the room of those before them. Otherwise each comes from the kernel page by page and goes back to it, and for that
+        # all processors are interrupted, those that a class works on among them (mallopt(3), M_MMAP_THRESHOLD and M_TRIM_THRESHOLD).
+        KEEPING = { 'MALLOC_ARENA_MAX' => '1', 'MALLOC_MMAP_THRESHOLD_' => (32 << 20).to_s,
+                    'MALLOC_TRIM_THRESHOLD_' => (256 << 20).to_s }.freeze
 
         # @param folder [String] that this film alone is made in
         # @param fonts [Hash] environment, see {Fonts}
@@ -100,8 +104,9 @@ module Veranda
 
         def begin_one(job)
           wrong = File.join(@folder, "said-#{job.join('-')}.txt")
-          environment = { 'RUBYLIB' => $LOAD_PATH.join(':') }.merge(@fonts)
-          @running[Tool.begin(*PROGRAM, path, *job, dir: @folder, wrong: wrong, environment: environment)] = wrong
+          environment = { 'RUBYLIB' => $LOAD_PATH.join(':'), **KEEPING, **@fonts }
+          pid = Tool.begin(*PROGRAM, path, *job, dir: @folder, wrong: wrong, environment: environment, narrow: @lanes.call == 1)
+          @running[pid] = wrong
         end
 
         def ended(pid, status)
