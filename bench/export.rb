@@ -24,6 +24,7 @@ module Bench
       measure('with a camera', %w[webm], '≥ 3, aim 7')
       keep('odalys--screen', 'screen', ['-f', 'lavfi', '-i', 'testsrc2=size=1280x720:rate=15'], %w[-c:v libvpx -deadline realtime -cpu-used 8 -b:v 1500k -g 120])
       measure('with a moving screen', %w[webm], '≥ 2, aim 4') { |plan| sharing(plan) }
+      Drift.new(@archive, @server).run
     end
 
     private
@@ -44,7 +45,7 @@ module Bench
       asked = (0...MS).step(120_000).map { |from| replay.between(from, [from + 120_000, MS].min) }
       bytes = Zlib.gzip(JSON.generate([replay.at(0), asked])).bytesize
       small = File.join(@archive.files.scratch, 'small.webm')
-      system('ffmpeg', '-v', 'error', '-y', '-i', File.join(@archive.files.scratch, 'exports', 'bench', 'film.webm'), '-vf', 'scale=-2:480', '-an',
+      system('ffmpeg', '-v', 'error', '-y', '-i', File.join(folder, 'film.webm'), '-vf', 'scale=-2:480', '-an',
              '-c:v', 'libvpx-vp9', '-deadline', 'realtime', '-cpu-used', '8', '-crf', '32', '-b:v', '0', small, exception: true)
       Report.line('to watch its boards, gzipped', bytes / 1e6, 'MB', baseline: File.size(small) / 1e6)
     end
@@ -65,9 +66,10 @@ module Bench
 
     def screen_track = @archive.tracks.of(@klass.sitting).find { |track| track[:kind] == 'screen' }
 
+    def folder = File.join(@archive.files.scratch, 'exports', 'bench')
+
     # @return [Hash{String => Integer}] bytes by format
     def measure(name, formats, target, lanes: 2)
-      folder = File.join(@archive.files.scratch, 'exports', 'bench')
       FileUtils.rm_rf(folder)
       plan = plan(formats)
       plan = yield plan if block_given?
@@ -79,8 +81,8 @@ module Bench
         made = work.call(plan)
         cpu = children - before
       end
-      Report.line(name, MS / took, '× real time', target: target)
-      Report.line('  of one core', MS / 1000 / cpu, '× real time')
+      Report.line(name, plan[:length] / took, '× real time', target: target)
+      Report.line('  of one core', plan[:length] / 1000 / cpu, '× real time')
       made.transform_values { |path| File.size(path) }
     end
 

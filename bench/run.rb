@@ -5,7 +5,7 @@ Zeitwerk::Loader.eager_load_all
 %w[server wire visitor_client media worker].each { |part| require_relative "../spec/support/#{part}" }
 %w[school hands sign_ins materials/pptx].each { |part| require_relative "../demo/#{part}" }
 %w[report browser crowd measure busy_class fanout join seek board convert quiet processes page lecture doors deal rooms polls forwarding
-   seen in_step beeps stage search polite export ready].each { |part| require_relative part }
+   seen in_step beeps stage search polite export drift ready].each { |part| require_relative part }
 
 ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek, 'board' => Bench::Board,
         'convert' => Bench::Convert, 'quiet' => Bench::Quiet, 'processes' => Bench::Processes, 'page' => Bench::Page,
