@@ -62,6 +62,24 @@ RSpec.describe 'A recording', type: :journey do
     expect(errors(odalys)).to eq([])
   end
 
+  # In the class that the demo school held, where what a poll came to was still on show.
+  it 'shows the page that a sentence stands on, whatever was on show, and comes back with one key' do
+    farah = enter(:farah, "#{server.address}/recordings")
+    farah.find('[aria-label="Find in all recordings"]').set('smooth curve')
+    farah.first('[aria-label="Where it was found"] a', text: 'Twelfths assume').click
+    expect(farah).to have_css('[data-mark] text', text: 'smooth curve', wait: 20)
+    farah.find('body').send_keys('b')
+    expect(farah).to have_text('the same 13 people in both rounds')
+    farah.click_button('Look at the board')
+    farah.find('[aria-label="Board that you look at"]', visible: :all).find(:xpath, '..').find('[role=combobox]').click
+    farah.find('[role=option]', text: 'Your port').click
+    expect(farah).to have_css('[aria-label^="Your port"]')
+    farah.click_button('Back to what was on show')
+    expect(farah).to have_button('Look at the board')
+    expect_accessible(farah)
+    expect(errors(farah)).to eq([])
+  end
+
   it 'is cut, hides names, has a caption put right, and is watched signed out on a phone until it is taken back' do
     odalys = enter(:odalys)
     odalys.click_button('Edit')
