@@ -15,6 +15,7 @@ import { Pages } from './Pages';
 import { PageThen } from './PageThen';
 import { pollsThen } from './polls';
 import type { Recorder } from './Recorder';
+import { screenNow } from './tracks';
 import { ScreenThen } from './TracksThen';
 import { useTold } from './usePlayback';
 
@@ -28,9 +29,9 @@ interface Props {
 /** What was on the paper in a place at the moment of a recording: the board on show, or what lay over it; or another page that one looks at. */
 export function BoardThen({ recorder, facts, at }: Props) {
   const poll = useTold(recorder, () => pollsThen(recorder, facts.id).findLast(({ shown }) => shown));
-  const shared = useTold(recorder, () => screenInFront(recorder, facts, at));
+  const screen = useTold(recorder, () => (inFront(recorder, facts, at) ? screenNow(recorder, facts) : undefined));
   const clip = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.clip ?? null);
-  const over = poll !== undefined || shared || (clip?.front === true && clip.kind === 'clip');
+  const over = poll !== undefined || screen !== undefined || (clip?.front === true && clip.kind === 'clip');
   const shown = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.shown ?? null);
   const looking = useLookingAway(recorder, shown, over);
   useShortcuts({ b: ['Back to what was on show', () => recorder.look(null)] });
@@ -41,7 +42,7 @@ export function BoardThen({ recorder, facts, at }: Props) {
       ) : (
         !poll && <ShownThen {...{ recorder, facts, at }} />
       )}
-      {shared && !looking && <ScreenThen recorder={recorder} facts={facts} />}
+      {screen && !looking && <ScreenThen {...{ recorder, facts }} track={screen} />}
       {clip && <ClipThen {...{ recorder, facts, at, clip }} hidden={looking !== null} />}
       {poll && !looking && (
         <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
@@ -61,7 +62,8 @@ export function BoardThen({ recorder, facts, at }: Props) {
   );
 }
 
-function screenInFront(recorder: Recorder, facts: RecordingFacts, at: string): boolean {
+/** Whether somebody's screen lay over the board; what of it was recorded is another question. */
+function inFront(recorder: Recorder, facts: RecordingFacts, at: string): boolean {
   const place = recorder.view<PlaceState>(placeStream(facts.id, at));
   const sitting = recorder.view<SittingState>(sittingStream(facts.id));
   return (place && sitting ? withAddress(place, sitting) : place)?.screen?.front ?? false;

@@ -3,9 +3,8 @@ import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
 import type { RecordingFacts, Track } from '../../api/shapes';
 import { keepInStep } from '../../parts/media/inStep';
-import type { SittingState } from '../../live/sitting';
-import { sittingStream } from '../../live/streams';
 import type { Recorder } from './Recorder';
+import { tracksNow } from './tracks';
 import { useTold } from './usePlayback';
 
 /** ms before it is heard that a track is fetched. */
@@ -22,31 +21,15 @@ interface SeenProps extends Props {
   onLarge: (large: boolean) => void;
 }
 
-/** @returns whether a track was heard or seen in the room that is watched: its own, and whoever spoke to all rooms */
-function belongs(recorder: Recorder, sitting: string, { person, room, kind }: Track): boolean {
-  if (recorder.room === (room ?? null)) return true;
-  const address = room === undefined ? recorder.view<SittingState>(sittingStream(sitting))?.address : null;
-  return address?.person === person && (kind === 'screen' ? address.screen : address.voice);
-}
-
-/** @returns tracks of the room that is watched that go on just now, or begin within `early` ms */
-const now = (recorder: Recorder, { id, tracks }: RecordingFacts, early = 0): Track[] =>
-  tracks.filter(
-    (track) =>
-      recorder.wall > track.from - early - 1 &&
-      recorder.wall < track.from + track.length &&
-      belongs(recorder, id, track),
-  );
-
 /** What was heard and seen at a moment of a recording, in the main room or the one that is watched: pictures in a row, sounds beneath. */
 export function TracksThen({ recorder, facts, large, onLarge }: SeenProps) {
   const near = useTold(recorder, () =>
-    now(recorder, facts, EARLY)
+    tracksNow(recorder, facts, EARLY)
       .map(({ id }) => id)
       .join(' '),
   );
   const seen = useTold(recorder, () =>
-    now(recorder, facts)
+    tracksNow(recorder, facts)
       .filter(({ kind }) => kind === 'picture')
       .map(({ id }) => id)
       .join(' '),
@@ -128,15 +111,12 @@ export function TracksThen({ recorder, facts, large, onLarge }: SeenProps) {
   );
 }
 
-/** The screen that was shared at a moment, while it was in front; null when there was none, or nothing of it was recorded. */
-export function ScreenThen({ recorder, facts }: Props) {
-  const id = useTold(recorder, () => now(recorder, facts).find(({ kind }) => kind === 'screen')?.id);
-  const track = facts.tracks.find((one) => one.id === id);
-  if (!track) return null;
+/** The screen that was shared at a moment, while it was in front. */
+export function ScreenThen({ recorder, facts, track }: Props & { track: Track }) {
   const name = facts.people.find((one) => one.id === track.person)?.name ?? 'somebody';
   return (
     <Box sx={{ position: 'absolute', inset: 0, bgcolor: 'background.paper' }}>
-      <TrackThen key={id} {...{ recorder, track }} recording={facts.id} label={`The screen of ${name}`} />
+      <TrackThen key={track.id} {...{ recorder, track }} recording={facts.id} label={`The screen of ${name}`} />
     </Box>
   );
 }
