@@ -35,6 +35,11 @@ export function BoardThen({ recorder, facts, at }: Props) {
   const shown = useTold(recorder, () => recorder.view<PlaceState>(placeStream(facts.id, at))?.shown ?? null);
   const looking = useLookingAway(recorder, shown, over);
   useShortcuts({ b: ['Back to what was on show', () => recorder.look(null)] });
+  const leave = over && shown && recorder.holds(shown.board) && (
+    <Button size="small" onClick={() => recorder.look(shown)}>
+      Look at the board
+    </Button>
+  );
   return (
     <>
       {looking ? (
@@ -45,19 +50,16 @@ export function BoardThen({ recorder, facts, at }: Props) {
       {screen && !looking && <ScreenThen {...{ recorder, facts }} track={screen} />}
       {clip && <ClipThen {...{ recorder, facts, at, clip }} hidden={looking !== null} />}
       {poll && !looking && (
-        <Box sx={{ position: 'absolute', inset: 0, display: 'flex' }}>
-          <ShownPoll question={poll.question} shown={poll.shown!} />
+        <Box
+          sx={{ position: 'absolute', inset: 0, display: 'flex', flexDirection: 'column', bgcolor: 'background.paper' }}
+        >
+          <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+            <ShownPoll question={poll.question} shown={poll.shown!} />
+          </Box>
+          {leave && <Box sx={{ flex: 'none', p: 1, display: 'flex', justifyContent: 'flex-end' }}>{leave}</Box>}
         </Box>
       )}
-      {over && !looking && shown && recorder.holds(shown.board) && (
-        <Button
-          size="small"
-          onClick={() => recorder.look(shown)}
-          sx={{ position: 'absolute', bottom: 8, right: 24, zIndex: 1, bgcolor: 'background.paper' }}
-        >
-          Look at the board
-        </Button>
-      )}
+      {!poll && !looking && leave && <Box sx={{ position: 'absolute', bottom: 8, right: 8 }}>{leave}</Box>}
     </>
   );
 }
