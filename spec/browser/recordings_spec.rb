@@ -126,7 +126,7 @@ RSpec.describe 'A recording', type: :journey do
     odalys.click_button('Take it back')
     expect(odalys).to have_no_button('Take it back')
     guest.find('[role=slider]').send_keys(:home)
-    expect(guest).to have_css('[role=alert]', text: 'There is no such recording')
+    expect(guest).to have_css('[role=alert]', text: 'the link has been taken back or has expired')
     # What is on the screen stays.
     expect(guest).to have_button(text: 'narrow channel')
     expect(errors(odalys)).to eq([])

@@ -27,6 +27,7 @@ import { useCaptions } from './player/useCaptions';
 import { useHappened, useSkipping } from './player/useHappened';
 import { useNotes } from './player/useNotes';
 import { usePlayback, useTold } from './player/usePlayback';
+import { troubleOf } from './player/trouble';
 import { useWatched } from './player/useWatched';
 import { WordsThen } from './player/WordsThen';
 
@@ -56,9 +57,7 @@ export default function Player() {
   if (facts.data) return <Playing key={id} facts={facts.data} />;
   if (!facts.error) return <Waiting says="Opening the recording" />;
   return (
-    <Centred
-      alert={`${facts.error.message} If you had a link to it, the link has been taken back or has expired: ask whoever teaches the class for a new one.`}
-    >
+    <Centred alert={troubleOf(facts.error)}>
       <Button component={Link} to="/">
         Go to the desk
       </Button>

@@ -8,7 +8,7 @@ const BEGAN = 1_000_000;
 const LENGTH = 600_000;
 
 /** A server whose recording is 100 posts, one every 3 s, and a board that comes on show by a cue after 10 s. */
-const server = vi.hoisted(() => ({ asked: [] as string[], fails: false, slow: 0, seam: false }));
+const server = vi.hoisted(() => ({ asked: [] as string[], fails: false, slow: 0, seam: false, gone: false }));
 const post = (i: number): RecordedEntry => ({
   stream: 'exchange/s.main',
   kind: 'posted',
@@ -63,6 +63,7 @@ vi.mock('../../api/http', () => ({
     server.asked.push(path);
     if (server.slow) await new Promise((wait) => setTimeout(wait, server.slow));
     if (server.fails) throw new Error('The server cannot be reached just now.');
+    if (server.gone) throw Object.assign(new Error('There is no such recording.'), { code: 'no_such_recording' });
     return answer(path);
   },
 }));
@@ -77,7 +78,7 @@ const arriveAt = async (to: number) => {
 
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'performance', 'Date'] });
-  Object.assign(server, { asked: [], fails: false, slow: 0, seam: false });
+  Object.assign(server, { asked: [], fails: false, slow: 0, seam: false, gone: false });
   recorder = new Recorder('s', LENGTH, [[BEGAN, BEGAN + LENGTH]], new Set(['b', 'c']));
   await arriveAt(0);
 });
@@ -202,6 +203,12 @@ describe('Recorder', () => {
     expect(recorder.playing).toBe(false);
     expect(recorder.time).toBe(LENGTH);
   });
+});
+
+it('says what to do when a link was taken back meanwhile', async () => {
+  server.gone = true;
+  await arriveAt(60_000);
+  expect(recorder.trouble).toMatch(/no such recording.*taken back.*ask whoever teaches/);
 });
 
 describe('looking at another board', () => {

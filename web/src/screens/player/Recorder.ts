@@ -1,6 +1,7 @@
 import { get } from '../../api/http';
 import { foldOf } from '../../live/folds';
 import { boardStream } from '../../live/streams';
+import { troubleOf } from './trouble';
 import type { PointedBody, RecordedEntries, RecordedEntry, RecordedMoment, RecordedSeam } from '../../api/shapes';
 
 interface PointerPath {
@@ -189,7 +190,7 @@ export class Recorder {
     } catch (error) {
       if (journey !== this.journey) return;
       this.arrived = journey;
-      this.trouble = (error as Error).message;
+      this.trouble = troubleOf(error as Error);
     }
     this.changed();
   }
@@ -287,7 +288,7 @@ export class Recorder {
         this.trouble = null;
       })
       .catch((error: Error) => {
-        if (journey === this.journey) this.trouble = error.message;
+        if (journey === this.journey) this.trouble = troubleOf(error);
       })
       .finally(() => {
         if (this.fetching === journey) this.fetching = null;
