@@ -36,7 +36,10 @@ RSpec.describe 'Editing a recording over HTTP' do
 
   # A board that is on show for a moment near its beginning.
   def list_of(klass)
-    ARCHIVE.lessons.add_board(klass[:lesson], name: 'A list of names').tap { Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(klass[:lesson]) }
+    ARCHIVE.lessons.add_board(klass[:lesson], name: 'A list of names').tap do |list|
+      Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(klass[:lesson])
+      act(klass, 'odalys', 'board.put', "board/#{list}", began - 1_000, marks: [note('n0', 'Prepared at home')])
+    end
   end
 
   # When the class went to its step, which is a chapter.
@@ -193,6 +196,14 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect(farah.get(path).body['length']).to eq(60_000)
       odalys.delete("#{path}/links/#{made['id']}")
       expect(someone.get("#{path}/entries?from=0&to=20000").code).to eq('no_such_recording')
+    end
+
+    it 'find no words of boards that come on show after the stretch is over' do
+      klass = self.made
+      found = ->(who) { who.get("#{path}/places?search=prepared").body['places'].map { |place| place['board'] } }
+      someone = stranger
+      enter(someone, link(from: began, to: began + 4_000))
+      expect([someone, farah].map(&found)).to eq([[], [klass[:list]]])
     end
 
     it 'may be for people with an account alone' do

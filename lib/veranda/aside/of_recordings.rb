@@ -44,6 +44,17 @@ module Veranda
         { places: words.find(sittings - later, text), unread: later.length }
       end
 
+      # Looks for words in what one may watch of a recording.
+      # @return [Array<Hash>] `{ at:, kind:, words:, board:, page: }`
+      def places_in(sitting:, text:, only: nil)
+        watched = replay(sitting, only: only)
+        boards = watched.boards.map { |name| Core::Streams::StreamName.id(name) }
+        places = search_recordings(sittings: [sitting], text: text)[:places].select do |place|
+          watched.recording.clock.covers?(place[:at]) && (place[:board].nil? || boards.include?(place[:board]))
+        end
+        places.map { |place| place.except(:sitting_id) }
+      end
+
       # All recordings that somebody may watch; where words are looked for, those that have them, with the places.
       # @return [Hash] `{ recordings:, unread: }`
       def recordings_of(person:, text:)

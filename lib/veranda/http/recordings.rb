@@ -17,10 +17,8 @@ module Veranda
 
       # Where in it something was written, said or shown.
       get '/api/recordings/:id/places' do |id|
-        _, recording, = watchable(id)
-        found = aside(:search_recordings, sittings: [id], text: sought)
-        places = found[:places].select { |place| recording.clock.covers?(place[:at]) }
-        json(places: places.map { |place| place.except(:sitting_id) })
+        watchable(id)
+        json(places: aside(:places_in, sitting: id, text: sought, **only(id)))
       end
 
       get '/api/recordings/:id' do |id|
