@@ -9,7 +9,7 @@ module Veranda
     # when the recording was edited meanwhile it is made as it is now.
     class MakeExport < Que::Job
       self.maximum_retry_count = 3
-      # s after which it is asked again whether sounds and pictures are ready.
+      # s after which it is asked again whether sounds and pictures are ready, and whether a class goes on.
       SOON = 5
       # s between telling how far it is.
       TELL = 1
@@ -105,8 +105,12 @@ module Veranda
         { 'recording.zip' => path }
       end
 
-      # One at a time beside a class that goes on.
-      def lanes = archive.sittings.any_going_on? ? 1 : 2
+      # One at a time beside a class that goes on. Who works asks several times a second.
+      def lanes
+        now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @lanes, @looked = archive.sittings.any_going_on? ? 1 : 2, now if @looked.nil? || now - @looked > SOON
+        @lanes
+      end
 
       # @return [Boolean] whether to go on
       def told(share)
