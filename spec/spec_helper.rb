@@ -12,5 +12,6 @@ ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::
 
 RSpec.configure do |config|
   config.include Lessons
+  config.include Patience
   config.after(:suite) { [Server.method(:stop_all), Worker.method(:stop)].each(&:call) }
 end

@@ -30,9 +30,9 @@ RSpec.describe 'A clip for everyone', type: :journey do
     session = browser(who, server)
     token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1', wait: 20)
+    expect(session).to have_css('h1')
     session.visit("#{server.address}/classes/#{sitting}")
-    expect(session).to have_css('[aria-label=Bench]', wait: 20)
+    expect(session).to have_css('[aria-label=Bench]')
     session.find('h1').click
     session
   end
@@ -48,17 +48,12 @@ RSpec.describe 'A clip for everyone', type: :journey do
     end.map(&:abs).min
   end
 
-  def until_true(what, within: 20)
-    (within * 5).times { yield ? return : sleep(0.2) }
-    raise "It did not come to this: #{what}"
-  end
-
   it 'plays, is held, moved and repeated for all at once; whoever comes late is where the others are' do
     title = clip[:title]
     odalys, farah = enter(:odalys), enter(:farah)
     odalys.click_button('Play a clip for everyone')
     odalys.find('[role=dialog] button', text: title).click
-    [odalys, farah].each { |session| expect(session).to have_css("[data-testid=clip][aria-label='#{title}']", wait: 20) }
+    [odalys, farah].each { |session| expect(session).to have_css("[data-testid=clip][aria-label='#{title}']") }
     odalys.find('input[type=range]', visible: :all)
     expect_accessible(odalys)
     expect(farah).to have_no_button('Hold')
@@ -73,7 +68,7 @@ RSpec.describe 'A clip for everyone', type: :journey do
     until_true('it was moved') { (farah.evaluate_script("document.querySelector('[data-testid=clip]').currentTime") - 0.5).abs < 0.1 }
     # A moment of it becomes a board, on which all may draw; the clip waits behind.
     odalys.click_button('Draw on this moment')
-    [odalys, farah].each { |session| expect(session).to have_css('[data-testid=paper] image, [data-testid=paper] img', wait: 30).and have_no_css('[data-testid=clip]') }
+    [odalys, farah].each { |session| expect(session).to have_css('[data-testid=paper] image, [data-testid=paper] img').and have_no_css('[data-testid=clip]') }
     odalys.click_button('Play')
     expect(farah).to have_css('[data-testid=clip]')
     # A board that comes on show lies in front.

@@ -43,10 +43,10 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
   end
 
   it 'from the doors to the end' do
-    expect(odalys).to have_text('12 people waiting', wait: 20)
+    expect(odalys).to have_text('12 people waiting')
     fits('the doors')
     press('Open the doors')
-    expect(odalys).to have_css('[data-testid^=seat-]', count: 13, wait: 20)
+    expect(odalys).to have_css('[data-testid^=seat-]', count: 13)
     from_below('Sheet') { press('Begin with One') }
     expect(odalys).to have_css('[data-testid=paper]')
     expect(odalys).to have_css('[data-kind=text]', text: 'What do you see?')
@@ -63,7 +63,7 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
     from_below('Sheet') do
       fits('the sheet', over: true)
       press('Hand out')
-      odalys.find('button', text: /\A12 copies/, wait: 30).click
+      odalys.find('button', text: /\A12 copies/).click
     end
     expect(odalys).to have_text('of 12 have begun')
     expect(odalys).to have_css('[aria-label^="Everybody"] li svg', count: 12)

@@ -48,7 +48,7 @@ RSpec.describe 'A film', type: :journey do
     session = browser(who, server)
     token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1', wait: 20)
+    expect(session).to have_css('h1')
     session.visit("#{server.address}#{path}")
     session
   end
@@ -56,7 +56,7 @@ RSpec.describe 'A film', type: :journey do
   # @return [String] red, green and blue of each point of what a player shows at a moment, as large as in a film
   def player(session, seconds)
     session.visit("#{server.address}/recordings/#{@sitting}?at=#{began + (seconds * 1000).round}")
-    session.find('[data-mark]', match: :first, wait: 20)
+    session.find('[data-mark]', match: :first)
     session.execute_script(<<~JS, *SIZE)
       const box = document.querySelector('main svg').parentElement;
       box.querySelectorAll('button').forEach((one) => one.remove());

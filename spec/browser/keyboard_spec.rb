@@ -47,10 +47,10 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
   def to_the_screen = odalys.execute_script('document.activeElement.blur()')
 
   it 'from the doors to the end' do
-    expect(odalys).to have_text('12 people waiting', wait: 20)
+    expect(odalys).to have_text('12 people waiting')
     expect_accessible(odalys)
     reach_and_press('Open the doors')
-    expect(odalys).to have_css('[data-testid^=seat-]', count: 13, wait: 20)
+    expect(odalys).to have_css('[data-testid^=seat-]', count: 13)
     press(']')
     expect(odalys).to have_css('[data-testid=paper]')
     expect_accessible(odalys)
@@ -94,7 +94,7 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
   def hand_out
     to_the_screen
     reach_and_press('Hand out')
-    expect(odalys).to have_text('12 copies', wait: 30)
+    expect(odalys).to have_text('12 copies')
     to_the_screen
     press('u')
     expect(odalys).to have_text('of 12 have begun')

@@ -100,7 +100,7 @@ RSpec.describe 'How pages lie', type: :journey do
     found += sizes.flat_map { |size| looked(odalys, *size, check) }
     expect(visitor.post("/api/classes/#{made[:sitting]}/rooms/#{activity}/open").status).to eq(200)
     expect(odalys).to have_css('[aria-label="Walk round"]')
-    expect(farah).to have_text('Say what you see, and why.', wait: 15)
+    expect(farah).to have_text('Say what you see, and why.')
     room = ARCHIVE.log.state("staff/#{made[:sitting]}").first.activities.room_for('farah')
     perform('farah', 'room.call', "place/#{made[:sitting]}.#{room}", on: true)
     perform('odalys', 'rooms.announce', "staff/#{made[:sitting]}", activity: activity, rooms: [room], id: 'a', words: 'Five minutes more, and then one of you reports. ' * 3)
@@ -119,7 +119,7 @@ RSpec.describe 'How pages lie', type: :journey do
     found += sizes.flat_map { |size| looked(odalys, *size, check) }
     rooms = ARCHIVE.log.state("staff/#{sitting}").first.activities[activity][:rooms].map { |room| room[:id] }
     perform('odalys', 'rooms.time', "staff/#{sitting}", activity: activity, rooms: rooms, left: 0, grace: 0)
-    expect(odalys).to have_css('[aria-label="What the rooms made"]', wait: 15)
+    expect(odalys).to have_css('[aria-label="What the rooms made"]')
     odalys.click_button('Choose all')
     found + sizes.flat_map { |size| looked(odalys, *size, check) }
   end

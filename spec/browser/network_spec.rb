@@ -57,9 +57,9 @@ RSpec.describe 'A cut network', type: :journey do
     people.each_value { |session| expect(session).to have_text('on its way') }
     cable.put_back
     people.each_value do |session|
-      expect(session).to have_no_text('on its way', wait: 30)
-      expect(session).to have_css('[data-testid=post]', count: 10, wait: 20)
-      expect(session).to have_css('[data-kind=stroke]', count: 32, wait: 20)
+      expect(session).to have_no_text('on its way')
+      expect(session).to have_css('[data-testid=post]', count: 10)
+      expect(session).to have_css('[data-kind=stroke]', count: 32)
     end
     expect(seen(farah)).to eq(seen(jonas))
     texts = ARCHIVE.log.state("exchange/#{@made[:sitting]}.main").first.posts.values.map { |post| post[:text] }

@@ -36,11 +36,6 @@ RSpec.describe 'A class that is asked', type: :journey do
   def answers(id) = ARCHIVE.log.state("answers/#{sitting}.#{id}").first
   def polls = ARCHIVE.log.state("staff/#{sitting}").first.polls.to_a
 
-  def until_true(what)
-    200.times { yield ? return : sleep(0.05) }
-    raise "It did not come to this: #{what}"
-  end
-
   after { close_browsers }
 
   it 'answers twice, with talk in between, and sees who went where; also in the recording' do
@@ -50,7 +45,7 @@ RSpec.describe 'A class that is asked', type: :journey do
     odalys.click_button('Begin with One')
     make(odalys)
     id = polls.first[:id]
-    expect(nils).to have_css('h2', text: 'Asked', wait: 15)
+    expect(nils).to have_css('h2', text: 'Asked')
     # The sheet lies over the lower part of the paper.
     expect_accessible(nils)
     fits('open, for a student', farah, 1280)
@@ -62,12 +57,12 @@ RSpec.describe 'A class that is asked', type: :journey do
     farah.find('label', text: 'Red').click
     farah.find_button('Answer').click
     wires.each { |who, wire| wire.do('poll.answer', "poll/#{sitting}.#{id}", round: 1, value: polls.first[:question][:options][who == 'keiko' ? 0 : 1][:id]) }
-    expect(odalys).to have_text('5 of 5 answered', wait: 15)
+    expect(odalys).to have_text('5 of 5 answered')
     fits('open, for staff', odalys, 1280)
     odalys.find_button('Close').click
     expect(odalys).to have_text('40 % are right: worth that pairs talk it over.')
     odalys.send_keys('l')
-    expect(farah).to have_text('Talk it over first.', wait: 15)
+    expect(farah).to have_text('Talk it over first.')
     expect(farah).to have_css('[aria-label="Your pair"]')
     expect(nils).to have_text('Talk it over first.')
     twice(odalys, farah, nils, wires, id)
@@ -101,10 +96,10 @@ RSpec.describe 'A class that is asked', type: :journey do
     red = polls.first[:question][:options].first[:id]
     wires.each_value { |wire| wire.do('poll.answer', "poll/#{sitting}.#{id}", round: 3, value: red) }
     [farah, nils].each do |session|
-      session.find('label', text: 'Red', wait: 15).click
+      session.find('label', text: 'Red').click
       session.find_button('Answer').click
     end
-    expect(odalys).to have_text('5 of 5 answered', wait: 15)
+    expect(odalys).to have_text('5 of 5 answered')
     odalys.find_button('Close').click
     odalys.find_button('Results').click
     expect(odalys).to have_css('[role=img][aria-label="3 from Green to Red; 2 from Red to Red"]')
@@ -112,7 +107,7 @@ RSpec.describe 'A class that is asked', type: :journey do
     fits('two rounds', odalys, 1280)
     expect(farah).to have_no_text('40 %')
     odalys.find_button('Show it to all').click
-    expect(farah).to have_css('[aria-label="Shown: Red hull meets Green hull. Who gives way?"]', wait: 15)
+    expect(farah).to have_css('[aria-label="Shown: Red hull meets Green hull. Who gives way?"]')
     fits('shown', farah, 1280)
     expect(nils).to have_css('table td', text: 'Green')
     fits('shown, on a phone', nils, 390)
@@ -129,11 +124,11 @@ RSpec.describe 'A class that is asked', type: :journey do
   def recorded(odalys)
     perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
     odalys.find_button('Show it to all').click
-    expect(odalys).to have_button('Seal it', wait: 15)
+    expect(odalys).to have_button('Seal it')
     perform('odalys', 'class.end', "sitting/#{sitting}")
     odalys.visit("#{server.address}/recordings/#{sitting}")
     odalys.find('[role=slider]').send_keys(:end)
-    expect(odalys).to have_css('[aria-label^="Shown: Red hull"]', wait: 15)
+    expect(odalys).to have_css('[aria-label^="Shown: Red hull"]')
     expect(odalys).to have_css('[aria-label=Polls]', text: 'Round 3 is closed.')
     fits('in the recording', odalys, 1280)
   end
@@ -145,8 +140,8 @@ RSpec.describe 'A class that is asked', type: :journey do
     { x: { kind: 'yes_no', text: 'Is it clear?' }, y: { kind: 'scale', text: 'How sure are you?' } }.each do |id, question|
       perform('odalys', 'poll.stage', "staff/#{sitting}", poll: id, question: question, set: set)
     end
-    odalys.find('[aria-label="Form: Before we part"]', wait: 15).click_button('Open')
-    expect(nils).to have_text('1 of 2 · 0 answered', wait: 15)
+    odalys.find('[aria-label="Form: Before we part"]').click_button('Open')
+    expect(nils).to have_text('1 of 2 · 0 answered')
     nils.find('label', text: 'Yes').click
     nils.find_button('Answer').click
     expect(nils).to have_text('1 of 2 · 1 answered')
@@ -154,7 +149,7 @@ RSpec.describe 'A class that is asked', type: :journey do
     nils.find('form [role=radio]', text: '4').click
     nils.find_button('Answer').click
     expect(nils).to have_text('2 of 2 · all answered')
-    expect(odalys).to have_text('1 of 2 are through', wait: 15).and have_text('Farah 0')
+    expect(odalys).to have_text('1 of 2 are through').and have_text('Farah 0')
     odalys.find('[aria-label="Form: Before we part"]').click_button('Results')
     expect(odalys).to have_css('[aria-label="Results: Before we part"] h3', count: 2)
     fits('results of a form', odalys, 1280)
@@ -181,14 +176,14 @@ RSpec.describe 'A class that is asked', type: :journey do
       fits('regions', odalys, 1280)
       odalys.click_button('Open it')
     end
-    expect(farah).to have_css('svg text', text: 'Region 2', wait: 15)
+    expect(farah).to have_css('svg text', text: 'Region 2')
     expect(farah).to have_text('Put marks into the regions on the board')
     hers = { id: 'hers', page: 'p1', kind: 'sign', sign: 'tick', x: 1_000, y: 400, w: 40, h: 40, ink: 'moss' }
     perform('farah', 'board.put', "board/#{made[:board]}", sitting: sitting, marks: [hers])
-    odalys.find('[aria-label="Poll: Which side is hers?"]').find_button('Results', wait: 15).click
-    expect(odalys).to have_css('[aria-label="Results: Which side is hers?"] li', text: "Region 2\n1\n100 %", wait: 15)
+    odalys.find('[aria-label="Poll: Which side is hers?"]').find_button('Results').click
+    expect(odalys).to have_css('[aria-label="Results: Which side is hers?"] li', text: "Region 2\n1\n100 %")
     odalys.find('[aria-label="Results: Which side is hers?"]').click_button('Put it on the board')
-    expect(odalys).to have_no_css('[aria-label^="Results:"]', wait: 15)
+    expect(odalys).to have_no_css('[aria-label^="Results:"]')
     expect(ARCHIVE.log.state("board/#{made[:board]}").first.marks.values.filter_map { |mark| mark[:text] }).to include('Which side is hers?', 'Region 2')
     odalys.find('[aria-label="Poll: Which side is hers?"]').click_button('Close')
   end
@@ -203,30 +198,30 @@ RSpec.describe 'A class that is asked', type: :journey do
     farah.fill_in('Ask a question', with: 'Does the rule hold at anchor?')
     farah.click_button('Ask')
     expect(farah).to have_text('Staff have it, and see it first.')
-    expect(odalys).to have_css('article', text: 'to review · no name', wait: 15)
+    expect(odalys).to have_css('article', text: 'to review · no name')
     odalys.click_button('Let all see')
     nils.click_button('Put away') if nils.has_button?('Put away', wait: 1)
     nils.click_button('Exchange', match: :first)
     nils.find('button', text: /\AQuestions/).click
     nils.click_button('I ask this too: Does the rule hold at anchor?')
-    expect(odalys).to have_text('1 asks this too', wait: 15)
+    expect(odalys).to have_text('1 asks this too')
     expect(farah).to have_css('article', text: 'yours').and have_no_button('I ask this too: Does the rule hold at anchor?')
     perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
     odalys.click_button('Answer now')
-    expect(farah).to have_css('[aria-label="Answering now"]', text: 'Does the rule hold at anchor?', wait: 15)
+    expect(farah).to have_css('[aria-label="Answering now"]', text: 'Does the rule hold at anchor?')
     expect(nils).to have_css('[aria-label="Answering now"]')
     fits('questions, for staff', odalys, 1280)
     fits('questions, for a student', farah, 1280)
     expect_accessible(nils)
     odalys.click_button('Answered', match: :first)
-    expect(farah).to have_no_css('[aria-label="Answering now"]', wait: 15)
+    expect(farah).to have_no_css('[aria-label="Answering now"]')
     perform('odalys', 'class.end', "sitting/#{sitting}")
     odalys.visit("#{server.address}/lessons/#{made[:lesson]}/questions")
     expect_accessible(odalys)
     odalys.click_link('Hear the answer in the recording')
     # From a minute before it was answered; here that is before it was asked.
-    odalys.find('[role=slider]', wait: 15).send_keys(:end)
-    expect(odalys).to have_css('[aria-label=Questions]', text: 'Does the rule hold at anchor?', wait: 15)
+    odalys.find('[role=slider]').send_keys(:end)
+    expect(odalys).to have_css('[aria-label=Questions]', text: 'Does the rule hold at anchor?')
   end
 
   # What each kind of poll is answered with on a phone, and what shows that it was taken.
@@ -254,17 +249,17 @@ RSpec.describe 'A class that is asked', type: :journey do
       perform('odalys', 'poll.stage', "staff/#{sitting}", poll: kind, question: question)
       perform('odalys', 'poll.open', "staff/#{sitting}", poll: kind, round: 1)
       [nils, farah].each do |session|
-        expect(session).to have_css('h3', text: question[:text], wait: 15)
+        expect(session).to have_css('h3', text: question[:text])
         expect(session).to have_button('Answer', disabled: :all)
         settle(session)
         act.call(session)
         expect_accessible(session)
         session.find_button('Answer').click
-        expect(session).to have_text('Your answer is in.', wait: 15)
+        expect(session).to have_text('Your answer is in.')
       end
       expect(answers(kind).by_person(1)).to eq('nils' => kept, 'farah' => kept)
-      odalys.find("[aria-label='Poll: #{question[:text]}']", wait: 15).find_button('Results').click
-      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered', wait: 15)
+      odalys.find("[aria-label='Poll: #{question[:text]}']").find_button('Results').click
+      expect(odalys).to have_css("[aria-label='Results: #{question[:text]}']", text: '2 people answered')
       fits("results of #{kind}", odalys, 1280)
       odalys.click_button('As a table')
       expect(odalys).to have_css('table')
@@ -272,7 +267,7 @@ RSpec.describe 'A class that is asked', type: :journey do
     end
     odalys.find_field('Write to everyone here').set("? Two long blasts mean?\n")
     until_true('it is asked') { polls.length == kinds.length + 1 }
-    expect(nils).to have_css('h3', text: 'Two long blasts mean?', wait: 15)
+    expect(nils).to have_css('h3', text: 'Two long blasts mean?')
     [odalys, farah, nils].each { |session| expect(errors(session)).to eq([]) }
   end
 end

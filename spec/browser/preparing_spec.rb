@@ -174,7 +174,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     expect_accessible(odalys)
     odalys.click_button('Copy the lesson')
     expect(odalys).to have_no_text('Run sheet, boards and what is on them')
-    50.times { odalys.current_url == @planned ? sleep(0.1) : break }
+    until_true('the copy is open') { odalys.current_url != @planned }
     copy = ARCHIVE.lessons.fetch(odalys.current_url[%r{lessons/(\w+)}, 1])
     original = ARCHIVE.lessons.fetch(@planned[%r{lessons/(\w+)}, 1])
     expect(copy[:starts_at] - original[:starts_at]).to eq(7 * 86_400)

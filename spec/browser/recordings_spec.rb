@@ -41,7 +41,7 @@ RSpec.describe 'A recording', type: :journey do
     session = browser(who, server)
     token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1', wait: 20)
+    expect(session).to have_css('h1')
     session.visit(address)
     session
   end
@@ -53,7 +53,7 @@ RSpec.describe 'A recording', type: :journey do
     odalys = enter(:odalys, "#{server.address}/recordings")
     odalys.find('[aria-label="Find in all recordings"]').set('course of the fairway')
     odalys.first('[aria-label="Where it was found"] a', text: 'A vessel proceeding').click
-    expect(odalys).to have_css('[data-testid=paper] [data-mark=n1], [data-mark=n1]', wait: 20)
+    expect(odalys).to have_css('[data-testid=paper] [data-mark=n1], [data-mark=n1]')
     expect(time(odalys)).to eq('6:59')
     odalys.find('[aria-label="Find a word in this class"]').set('starboard')
     odalys.first('[aria-label="Where it was found"] button', text: 'starboard').click
@@ -67,7 +67,7 @@ RSpec.describe 'A recording', type: :journey do
     farah = enter(:farah, "#{server.address}/recordings")
     farah.find('[aria-label="Find in all recordings"]').set('smooth curve')
     farah.first('[aria-label="Where it was found"] a', text: 'Twelfths assume').click
-    expect(farah).to have_css('[data-mark] text', text: 'smooth curve', wait: 20)
+    expect(farah).to have_css('[data-mark] text', text: 'smooth curve')
     farah.find('body').send_keys('b')
     expect(farah).to have_text('the same 13 people in both rounds')
     farah.click_button('Look at the board')
@@ -113,7 +113,7 @@ RSpec.describe 'A recording', type: :journey do
     expect(guest).to have_text('That is not the password')
     guest.fill_in('Password', with: 'low water')
     guest.click_button('Watch')
-    expect(guest).to have_css('[data-testid=time]', text: 'of 4:59', wait: 20)
+    expect(guest).to have_css('[data-testid=time]', text: 'of 4:59')
     guest.find('[role=slider]').send_keys(:end)
     expect(guest).to have_css('[role=log]', text: 'Is that rule nine?')
     expect(guest).to have_text('Student 2')

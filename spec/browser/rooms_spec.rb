@@ -18,7 +18,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     session.visit("#{server.address}/enter/#{token}")
     expect(session).to have_css('h1')
     session.visit("#{server.address}/classes/#{sitting}")
-    expect(session).to have_css('[aria-label=Bench]', wait: 15)
+    expect(session).to have_css('[aria-label=Bench]')
     session
   end
 
@@ -44,7 +44,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     names = activity[:rooms].map { |room| room[:name] }
     odalys.click_button('Open 2 rooms', match: :first)
     [farah, jonas, nils].zip(%w[farah jonas nils]).each do |session, who|
-      expect(session).to have_css("[aria-label='Room #{room_of(who)[:name]}']", wait: 15)
+      expect(session).to have_css("[aria-label='Room #{room_of(who)[:name]}']")
       expect(session).to have_text('Say what you see.')
     end
     fits('inside, on a phone', nils, 390)
@@ -102,7 +102,7 @@ RSpec.describe 'A class in rooms', type: :journey do
 
   def back(odalys, farah)
     odalys.click_button('Bring everyone back')
-    expect(farah).to have_no_css("[aria-label^='Room ']", wait: 15)
+    expect(farah).to have_no_css("[aria-label^='Room ']")
     expect(farah).to have_css('button', text: "(#{room_of('farah')[:name]})")
     expect(odalys).to have_text('everyone is back')
   end
@@ -115,7 +115,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     odalys.click_button('Choose all')
     fits('what the rooms made', odalys, 1280)
     odalys.click_button('Put 2 side by side')
-    activity[:rooms].each { |room| expect(farah).to have_css('[data-kind=text]', text: room[:name], wait: 15) }
+    activity[:rooms].each { |room| expect(farah).to have_css('[data-kind=text]', text: room[:name]) }
     expect(farah).to have_css('[data-kind=text]', text: 'What do you see?', count: 2)
     expect(farah).to have_text(/You.* have the floor/)
     expect(jonas).to have_text(/You.* have the floor/)
@@ -126,7 +126,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     keys(odalys, 'o')
     odalys.find("[aria-label='Choose #{room_of('jonas')[:name]}']", visible: :all).click
     odalys.click_button('Put it before the class')
-    expect(farah).to have_text(/Jonas.* the floor/, wait: 15)
+    expect(farah).to have_text(/Jonas.* the floor/)
     expect(farah).to have_css('[data-kind=text]', text: 'What do you see?', count: 1)
   end
 
@@ -137,7 +137,7 @@ RSpec.describe 'A class in rooms', type: :journey do
     expect(odalys).to have_css('[aria-label="Who is where"]')
     expect(activity[:rooms].map { |one| one[:from].to_a.length }).to all(eq(1))
     odalys.click_button('Open 2 rooms', match: :first)
-    expect(farah).to have_css("[aria-label='Room #{room_of('farah')[:name]}']", wait: 15)
+    expect(farah).to have_css("[aria-label='Room #{room_of('farah')[:name]}']")
     expect(farah).to have_css('[data-kind=stroke]')
     odalys.click_button('For all rooms: More')
     odalys.find('li', text: 'Move people').click
@@ -154,10 +154,10 @@ RSpec.describe 'A class in rooms', type: :journey do
     session.visit("#{server.address}/recordings/#{sitting}")
     facts = VisitorClient.new(server, as: 'odalys').get("/api/recordings/#{sitting}").body
     first = facts['rooms'].find { |room| room['name'] == names.first }
-    slider = session.find('[role=slider]', wait: 30)
+    slider = session.find('[role=slider]')
     share = (first['to'] - 500) / facts['length'].to_f
     slider.click(x: (slider.native.rect.width * (share - 0.5)).round, y: 0)
-    expect(session).to have_button('Which room you watch: In: Main room', wait: 15)
+    expect(session).to have_button('Which room you watch: In: Main room')
   end
 
   # Staff watch any room, others those in which they sat.

@@ -37,7 +37,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
     odalys, farah, jonas = %i[odalys farah jonas].map { |who| enter(who) }
     perform('odalys', 'class.record', "sitting/#{sitting}", on: true)
     open_rooms(open_doors: true, recorded: true)
-    [farah, jonas].each { |session| expect(session).to have_css('[aria-label^="Room "]', wait: 20) }
+    [farah, jonas].each { |session| expect(session).to have_css('[aria-label^="Room "]') }
     expect(place_of('farah')).not_to eq(place_of('jonas'))
     switch_on(farah, 'Microphone', 'Camera')
     sleep 2
@@ -75,7 +75,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
     odalys.click_button('Share')
     odalys.click_button('Screen in every room')
     [farah, jonas].each do |session|
-      expect(session).to have_css('video[aria-label="Picture of the screen of Odalys Brandt"]', wait: 20)
+      expect(session).to have_css('video[aria-label="Picture of the screen of Odalys Brandt"]')
       until_true('the screen comes') { pictures(session).length == 2 }
     end
     odalys.click_button('Speak to every room')
@@ -96,7 +96,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
 
   # What was said in a room is heard by those who sat in it and by whoever teaches; nobody else learns that it is there.
   def recorded(odalys, room)
-    until_true('it can be played', within: 60) { ARCHIVE.tracks.state(sitting) == 'ready' }
+    until_true('it can be played') { ARCHIVE.tracks.state(sitting) == 'ready' }
     VisitorClient.new(server, as: 'odalys').patch("/api/recordings/#{sitting}", { shared: true })
     perform('odalys', 'rooms.share', "staff/#{sitting}", activity: ARCHIVE.log.state("staff/#{sitting}").first.activities.to_a.last[:id], room: room, on: true)
     own = ARCHIVE.db[:tracks].where(sitting_id: sitting, place: room).all
@@ -111,7 +111,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
     odalys.find('[role=slider]').send_keys(:home, *([:right] * 3))
     odalys.click_button('In: Main room')
     odalys.find('[role=menuitem]', text: ARCHIVE.log.state("staff/#{sitting}").first.activities.room(room)[:name]).click
-    expect(odalys).to have_css('[aria-label="Who was seen"] video[aria-label="Picture of Farah Lindqvist"]', wait: 15)
+    expect(odalys).to have_css('[aria-label="Who was seen"] video[aria-label="Picture of Farah Lindqvist"]')
     expect(odalys).to have_css('[data-testid=track-sound]', visible: :all)
   end
 

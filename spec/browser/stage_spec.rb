@@ -55,7 +55,7 @@ RSpec.describe 'The stage', type: :journey do
     nils.click_button('Go on without')
     expect(nils).to have_no_text('No camera was found.')
     odalys.click_button('Camera off')
-    expect(nils).to have_css('video', count: 2, wait: 10)
+    expect(nils).to have_css('video', count: 2)
     # Whoever's picture it is, is made large by a press on their seat.
     nils.find('[data-testid=seat-farah]').click
     expect(nils).to have_css('aside[aria-label="Farah Lindqvist, large"] video')
@@ -141,12 +141,12 @@ RSpec.describe 'The stage', type: :journey do
     odalys, farah = %i[odalys farah].map { |who| enter(who) }
     [odalys, farah].each { |session| session.execute_script("localStorage.setItem('veranda.screen', 'simulated')") }
     odalys.refresh
-    expect(odalys).to have_button('Share', wait: 20)
+    expect(odalys).to have_button('Share')
     # Students may not, unless they are allowed to.
     farah.refresh
-    expect(farah).to have_button('Share', disabled: true, wait: 20)
+    expect(farah).to have_button('Share', disabled: true)
     odalys.click_button('Share')
-    expect(farah).to have_css('[aria-label="Picture of the screen of Odalys Brandt"]', wait: 20)
+    expect(farah).to have_css('[aria-label="Picture of the screen of Odalys Brandt"]')
     until_true('it moves') { screen_width(farah) == 1280 }
     [odalys, farah].each { |session| fits('a shared screen', session, 1280) }
     odalys.click_button('Pause')
@@ -156,8 +156,8 @@ RSpec.describe 'The stage', type: :journey do
     expect(farah).to have_no_css('[aria-label^="Picture of the screen"]')
     farah.click_button('Look at the screen')
     odalys.click_button('Draw on this moment')
-    until_true('a board was made of it', within: 60) { ARCHIVE.lessons.boards(made[:lesson]).any? { |board| board[:name].start_with?('Screen, ') } }
-    expect(farah).to have_no_css('[aria-label^="Picture of the screen"]', wait: 30)
+    until_true('a board was made of it') { ARCHIVE.lessons.boards(made[:lesson]).any? { |board| board[:name].start_with?('Screen, ') } }
+    expect(farah).to have_no_css('[aria-label^="Picture of the screen"]')
     odalys.click_button('Bring it in front again')
     expect(farah).to have_css('[aria-label^="Picture of the screen"]')
     # The tampered page of somebody who does not share offers a screen all the same.
@@ -167,9 +167,9 @@ RSpec.describe 'The stage', type: :journey do
     farah.click_button('Share')
     expect(farah).to have_text('Odalys Brandt shares a screen. Yours can be shared once that is over.')
     odalys.all(:button, 'End the share').first.click
-    expect(farah).to have_no_text('shares a screen.', wait: 10)
+    expect(farah).to have_no_text('shares a screen.')
     farah.click_button('Share')
-    expect(odalys).to have_css('[aria-label="Picture of the screen of Farah Lindqvist"]', wait: 20)
+    expect(odalys).to have_css('[aria-label="Picture of the screen of Farah Lindqvist"]')
     perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'share', allow: false)
     until_true('nothing of it comes any more') { coming(odalys, 'video').zero? }
     odalys.click_button('End it')
@@ -184,7 +184,7 @@ RSpec.describe 'The stage', type: :journey do
     switch_on(farah, 'Microphone', 'Camera')
     until_true('she is heard and seen') { heard?(odalys) && pictures(odalys).any? }
     media.kill
-    expect(odalys).to have_text('No sound and picture just now.', wait: 10).or have_button('Microphone')
+    expect(odalys).to have_text('No sound and picture just now.').or have_button('Microphone')
     perform('farah', 'exchange.post', "exchange/#{sitting}.main", id: 'p1', text: 'Still here')
     expect(odalys).to have_text('Still here')
     until_true('she is heard and seen again') { coming(odalys, 'audio') > 10 && coming(odalys, 'video') > 5 }
@@ -203,8 +203,8 @@ RSpec.describe 'The stage', type: :journey do
     perform('odalys', 'rooms.assign', "staff/#{sitting}", activity: id, moves: moves)
     expect(staff.post("#{path}/#{id}/open").status).to eq(200)
     [farah, jonas].each do |session|
-      expect(session).to have_text('Listen.', wait: 20)
-      expect(session).to have_button('Mute', wait: 20)
+      expect(session).to have_text('Listen.')
+      expect(session).to have_button('Mute')
       until_true('nobody else is heard') { coming(session, 'audio').zero? }
     end
     perform('odalys', 'rooms.time', "staff/#{sitting}", activity: id, rooms: rooms, left: 0, grace: 0)

@@ -21,7 +21,7 @@ RSpec.describe 'A file that is posted' do
   def sees(who, file) = visitors[who].get("/api/posted/#{file}").status
 
   def ready(file)
-    300.times { %w[ready failed].include?(ARCHIVE.materials.fetch(file)[:state]) ? break : sleep(0.1) }
+    until_true('it is read') { %w[ready failed].include?(ARCHIVE.materials.fetch(file)[:state]) }
     ARCHIVE.materials.fetch(file)
   end
 
@@ -83,7 +83,7 @@ RSpec.describe 'A file that is posted' do
     expect(visitors['odalys'].get('/api/courses/navigation/materials').body.map { |row| row['id'] }).to include(file)
     # A version that staff bring later was posted nowhere.
     visitors['odalys'].upload(Decks.small_png, replaces: file)
-    300.times { ARCHIVE.materials.version(file, 2)[:state] == 'ready' ? break : sleep(0.1) }
+    until_true('it is read') { ARCHIVE.materials.version(file, 2)[:state] == 'ready' }
     originals = [1, 2].map { |version| visitors['jonas'].get("/api/materials/#{file}/#{version}/original").status }
     expect(originals).to eq([200, 403])
   end

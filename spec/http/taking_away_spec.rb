@@ -122,7 +122,7 @@ RSpec.describe 'A recording, taken away and let go of' do
     Veranda::Workshop::Work.open(ARCHIVE)
     Veranda::Workshop::MakeExport.run(id)
     # A worker of another spec may have been quicker.
-    300.times { ARCHIVE.exports.find(sitting, id)[:state] == 'ready' ? break : sleep(0.1) }
+    until_true('it is made') { ARCHIVE.exports.find(sitting, id)[:state] == 'ready' }
     file = ARCHIVE.files.path("exports/#{sitting}/#{id}/recording.zip")
     expect(File.exist?(file)).to be(true)
     expect(odalys.get("#{path}/exports/#{id}/recording.zip").status).to eq(200)

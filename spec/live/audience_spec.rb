@@ -146,19 +146,19 @@ RSpec.describe 'Who hears what' do
     reckoning.in.each do |who|
       next unless reckoning.room_of(who)
 
-      @wires[who].wait(15) do |message|
+      @wires[who].wait do |message|
         message['t'] == 'entry' && message['kind'] == 'room_kept' && message['body']['activity'] == @activity
       end
     end
     told = @doors ? Reckoning::STAFF : []
-    reckoning.rooms.each_value { |facts| told.each { |who| @wires[who].wait(15) { |message| message['t'] == 'lost' && message['stream'] == facts[:words] } } }
+    reckoning.rooms.each_value { |facts| told.each { |who| @wires[who].wait { |message| message['t'] == 'lost' && message['stream'] == facts[:words] } } }
     people = reckoning.rooms.values.flat_map { |facts| facts[:people] }
     reckoning.close_rooms
-    people.each { |who| @wires[who].wait(15) { |message| message['t'] == 'gained' && message['stream'] == ids[:words] && message['head'] >= 0 && back?(who) } }
+    people.each { |who| @wires[who].wait { |message| message['t'] == 'gained' && message['stream'] == ids[:words] && message['head'] >= 0 && back?(who) } }
   end
 
   def back?(who) = ARCHIVE.log.state("own/#{made[:sitting]}.#{who}").first.place == 'main'
-  def gained(who, stream) = @wires[who].wait(15) { |message| message['t'] == 'gained' && message['stream'] == stream }
+  def gained(who, stream) = @wires[who].wait { |message| message['t'] == 'gained' && message['stream'] == stream }
 
   # Somebody says or draws something in their room; and tries the other one, which is refused.
   def in_room(dice, reckoning)

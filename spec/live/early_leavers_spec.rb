@@ -27,7 +27,7 @@ RSpec.describe 'People who are gone before it is their turn' do
       gathering = hub.gathering(ARCHIVE.lessons.fetch(made[:lesson]))
       50.times { Veranda::Live::Peer.new(ShortLine.new(hello), 'farah', hub).run(task) }
       quiet = false
-      task.with_timeout(20) do
+      task.with_timeout(Patience::SECONDS) do
         until quiet
           task.sleep(0.05)
           gathering.look(made[:sitting]) { |sitting, _| quiet = sitting.seats['farah'].nil? || !sitting.seats['farah'].here? }

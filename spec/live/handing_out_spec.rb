@@ -10,9 +10,9 @@ RSpec.describe 'Handing a board out' do
   let(:visitors) { Hash.new { |all, who| all[who] = VisitorClient.new(server, as: who) } }
 
   def join(who) = Wire.new(visitors[who]).tap { |wire| wire.hello({ sitting: made[:sitting] }) }
-  def own_copy(wire) = wire.wait(20) { |message| message['kind'] == 'copy_given' }['body']['board']
+  def own_copy(wire) = wire.wait { |message| message['kind'] == 'copy_given' }['body']['board']
 
-  def gained(wire, copy) = wire.wait(20) { |message| message['t'] == 'gained' && message['stream'] == "board/#{copy}" }
+  def gained(wire, copy) = wire.wait { |message| message['t'] == 'gained' && message['stream'] == "board/#{copy}" }
 
   def hand_out(by)
     perform('odalys', 'board.put', board, marks: [stroke('prepared')])
@@ -111,14 +111,13 @@ RSpec.describe 'Handing a board out' do
     copy = ARCHIVE.lessons.boards(made[:lesson], rehearsal_id: rehearsal).first[:id]
     odalys.do('class.hand_out', "sitting/#{rehearsal}", board: copy, on: true)
     copies = -> { ARCHIVE.log.state("staff/#{rehearsal}").first.copies.keys }
-    150.times { copies.call.length == 5 ? break : sleep(0.2) }
+    until_true('each has a copy') { copies.call.length == 5 }
     expect(ARCHIVE.own_copies.of_lesson(made[:lesson])).to be_empty
     odalys.do('class.show', "place/#{rehearsal}.main", board: copy, page: 'p1')
     own = copies.call.map { |id| "board/#{id}" }
     expect(own.length).to eq(5)
     drawn = -> { own.sum { |stream| ARCHIVE.log.entries(stream).count { |entry| entry.actor.start_with?('stand-in-') } } }
-    300.times { drawn.call.positive? ? break : sleep(0.2) }
-    expect(drawn.call).to be_positive
+    until_true('they draw') { drawn.call.positive? }
     odalys.do('class.end', "sitting/#{rehearsal}")
     ARCHIVE.db[:sittings].where(id: rehearsal).update(made_at: Time.now - 30 * 86_400)
     ARCHIVE.sittings.prune

@@ -9,7 +9,7 @@ RSpec.describe 'Whoever the server hangs up on' do
   let(:scope) { { sitting: made[:sitting] } }
 
   def here(wire, who)
-    wire.wait(20) { |message| message['t'] == 'entry' && message.to_s.include?(who) && yield(message) }
+    wire.wait { |message| message['t'] == 'entry' && message.to_s.include?(who) && yield(message) }
   end
 
   it 'is seen to leave, and hears no more' do
@@ -21,8 +21,7 @@ RSpec.describe 'Whoever the server hangs up on' do
     here(odalys, 'farah') { |message| message['kind'] == 'joined' }
     visitor.delete('/api/session')
     here(odalys, 'farah') { |message| message['kind'] == 'dropped' }
-    20.times { farah.closed? ? break : sleep(0.1) }
-    expect(farah).to be_closed
+    until_true('she is off') { farah.closed? }
   end
 
   it 'is let go of also when they read nothing of what is sent to them' do

@@ -205,8 +205,7 @@ RSpec.describe 'Someone who means harm, in a class' do
     wire = Wire.new(visitor)
     wire.hello({ sitting: made[:sitting] })
     visitor.delete('/api/session')
-    100.times { wire.closed? ? break : sleep(0.02) }
-    expect(wire).to be_closed
+    until_true('they are off') { wire.closed? }
     expect(Wire.new(visitor, cookie: cookie).status).to eq(401)
   end
 
@@ -231,8 +230,7 @@ RSpec.describe 'Someone who means harm, in a class' do
     expect(wire.hello({ sitting: made[:sitting] })).to include('t' => 'welcome')
     expect(staff.get("/api/lessons/#{made[:lesson]}/guests").body['guests'].map { |row| row['name'] }).to eq(['Oona Teague'])
     staff.delete("/api/lessons/#{made[:lesson]}/links/#{link['id']}")
-    100.times { wire.closed? ? break : sleep(0.02) }
-    expect(wire).to be_closed
+    until_true('they are off') { wire.closed? }
     expect(guest.post("/api/lessons/#{made[:lesson]}/class").code).to eq('not_invited')
     expect(guest.post('/api/links/look', { token: link['token'] }).code).to eq('link_revoked')
   end

@@ -35,13 +35,13 @@ RSpec.describe 'Pairs' do
     odalys, farah, jonas = %w[odalys farah jonas].map { |who| join(who) }
     perform('odalys', 'board.put', "board/#{made[:board]}", marks: [stroke('prepared')])
     expect(draw(size: 2, board: made[:board]).status).to eq(201)
-    given = [farah, jonas].map { |wire| wire.wait(20) { |message| message['kind'] == 'copy_given' }['body']['board'] }
+    given = [farah, jonas].map { |wire| wire.wait { |message| message['kind'] == 'copy_given' }['body']['board'] }
     expect(given.uniq.length).to eq(1)
-    [farah, jonas].each { |wire| wire.wait(20) { |message| message['t'] == 'gained' && message['stream'] == "board/#{given[0]}" } }
+    [farah, jonas].each { |wire| wire.wait { |message| message['t'] == 'gained' && message['stream'] == "board/#{given[0]}" } }
     expect(farah.do('board.put', "board/#{given[0]}", marks: [stroke('hers')])['t']).to eq('done')
     jonas.wait { |message| message['t'] == 'entry' && message['stream'] == "board/#{given[0]}" }
     nils = join('nils')
-    own = nils.wait(20) { |message| message['kind'] == 'copy_given' }['body']['board']
+    own = nils.wait { |message| message['kind'] == 'copy_given' }['body']['board']
     expect(own).not_to eq(given[0])
     expect(nils.do('board.put', "board/#{given[0]}", marks: [stroke('x')])).to include('code' => 'no_access')
     odalys.do('class.end', sitting)
@@ -58,7 +58,7 @@ RSpec.describe 'Pairs' do
     servers = Array.new(2) { Server.new(processes: 2) }
     odalys, farah, jonas = %w[odalys farah jonas].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: sitting }) }
     expect(odalys.give('class.cue', "staff/#{sitting}", { cue: 'two' })['t']).to eq('done')
-    given = [farah, jonas].map { |wire| wire.wait(30) { |message| message['kind'] == 'copy_given' }['body']['board'] }
+    given = [farah, jonas].map { |wire| wire.wait { |message| message['kind'] == 'copy_given' }['body']['board'] }
     sleep 1
     expect(given.uniq.length).to eq(1)
     expect(ARCHIVE.own_copies.of_lesson(made[:lesson]).map { |row| row[:id] }).to eq(given.uniq)

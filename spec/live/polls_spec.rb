@@ -34,11 +34,6 @@ RSpec.describe 'Polls' do
   def heard(wires, who, stream = poll) = wires[who].heard.select { |message| message['stream'] == stream }
   def live(wires, &) = wires['odalys'].wait { |message| message['t'] == 'results' && yield(message['live']) }['live']
 
-  def until_true(what, within: 10)
-    (within * 20).times { yield ? return : sleep(0.05) }
-    raise "It did not come to this: #{what}"
-  end
-
   def answers_of(id = sitting) = ARCHIVE.log.state("answers/#{id}.p").first
 
   it 'are answered once by each, told to staff as they come, and shown to all when staff show them' do
@@ -144,7 +139,7 @@ RSpec.describe 'Polls' do
     wires = begin_poll('farah', question: crossing.merge(seconds: 5))
     answer(wires, 'farah', 'red')
     wires['odalys'].cut
-    wires['farah'].wait(20) { |message| message['kind'] == 'round_closed' }
+    wires['farah'].wait { |message| message['kind'] == 'round_closed' }
     expect(answers_of.count(1)).to eq(1)
   end
 

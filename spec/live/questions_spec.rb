@@ -14,11 +14,6 @@ RSpec.describe 'Questions' do
   def mine(who) = VisitorClient.new(server, as: who).get("/api/classes/#{sitting}/questions/mine").body
   def all(id = sitting) = ARCHIVE.log.state("questions/#{id}").first.all
 
-  def until_true(what)
-    200.times { yield ? return : sleep(0.05) }
-    raise "It did not come to this: #{what}"
-  end
-
   it 'are asked, voted for once by each, counted for all, answered, and answered in writing after the class' do
     farah, jonas, nils, odalys = %w[farah jonas nils odalys].map { |who| join(who) }
     expect(ask(farah, 'a', 'Does it hold at anchor?')['t']).to eq('done')

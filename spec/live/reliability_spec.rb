@@ -89,7 +89,7 @@ RSpec.describe 'Reliability' do
       expect(odalys.do('board.change', board, changes: [{ id: 'long', set: { points: points } }])['t']).to eq('done')
     end
     slow.instance_variable_set(:@reader, Thread.new { slow.send(:listen) })
-    welcome = slow.wait(20) do |message|
+    welcome = slow.wait do |message|
       message['t'] == 'welcome' && message['streams'].any? do |part|
         part['stream'] == board && part['head'].positive?
       end
@@ -144,7 +144,7 @@ RSpec.describe 'A rehearsal' do
     odalys.wait { |message| JSON.generate(message).include?('Damson (stand-in)') }
     odalys.do('class.open', "sitting/#{sitting}")
     odalys.do('class.move', "sitting/#{sitting}", step: 'one')
-    odalys.wait(60) do |message|
+    odalys.wait do |message|
       message['t'] == 'entry' && message['by'].start_with?('stand-in-') && message['stream'] =~ /board|exchange/
     end
     expect(ARCHIVE.log.entries("board/#{made[:board]}").length).to eq(1)

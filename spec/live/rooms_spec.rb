@@ -23,13 +23,8 @@ RSpec.describe 'Breakout rooms' do
   def state = ARCHIVE.log.state("sitting/#{sitting}").first
   def where(who) = state.seats[who]&.place
 
-  def until_true(what, within: 10)
-    (within * 20).times { yield ? return : sleep(0.05) }
-    raise "It did not come to this: #{what}"
-  end
-
   def room_of(who, id) = activity(id)[:rooms].find { |room| room[:people].include?(who) }
-  def gains(wire, stream) = wire.wait(15) { |message| message['t'] == 'gained' && message['stream'] == stream }
+  def gains(wire, stream) = wire.wait { |message| message['t'] == 'gained' && message['stream'] == stream }
 
   it 'are dealt, opened with a copy of the board each, worked in, closed by the clock, and known to the course' do
     wires = %w[odalys farah jonas nils hana].to_h { |who| [who, join(who)] }
@@ -152,7 +147,7 @@ RSpec.describe 'Breakout rooms' do
     answer = staff.post("/api/classes/#{today}/rooms", { plan: plan, name: 'Again', earlier: id })
     expect(answer.status).to eq(201), answer.body.to_s
     expect(staff.post("/api/classes/#{today}/rooms/#{answer.body['activity']}/open").status).to eq(200)
-    gained = wire.wait(15) { |message| message['t'] == 'gained' && message['stream'].start_with?('board/') && message['view']['marks'].any? }
+    gained = wire.wait { |message| message['t'] == 'gained' && message['stream'].start_with?('board/') && message['view']['marks'].any? }
     expect(gained['view']['marks'].map { |mark| mark['text'] }).to eq(['from yesterday'])
     expect(gained['stream']).not_to eq("board/#{mine[:boards].first[:id]}")
     # Whose a room's board is, does not change by its address.
@@ -334,7 +329,7 @@ RSpec.describe 'Breakout rooms' do
     end
     expect(fog.call).to include(name: 'Fog drill', step: 'one')
     expect(fog.call[:rooms].map { |room| room[:name] }).to eq(%w[Pell Marram])
-    students.each { |wire| wire.wait(15) { |message| message['t'] == 'gained' && message['stream'].include?('--') } }
+    students.each { |wire| wire.wait { |message| message['t'] == 'gained' && message['stream'].include?('--') } }
     sleep 1
     expect(ARCHIVE.log.entries("staff/#{hall}").map(&:kind).tally).to include('rooms_opened' => 1)
     boards = fog.call[:rooms].map { |room| room[:boards].first[:id] }

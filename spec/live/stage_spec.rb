@@ -111,7 +111,7 @@ RSpec.describe 'Sound and picture' do
       sleep 1
       heard = [odalys, farah].map { |wire| wire.heard.select { |message| message['t'] == 'stage' }.any? { |message| message['hears'] } }
       perform('odalys', 'rooms.time', "staff/#{sitting}", activity: id, rooms: [place], left: 0, grace: 0)
-      jonas.wait(10) { |message| message['kind'] == 'placed' && message.dig('body', 'place') == 'main' }
+      jonas.wait { |message| message['kind'] == 'placed' && message.dig('body', 'place') == 'main' }
       jonas.heard.clear
       heard
     end

@@ -23,10 +23,10 @@ RSpec.describe Veranda::StandIns::Caller do
         task.async { described_class.new(server.address, link, name: "Stand-in #{i}", rng: Random.new(i)).call(seconds: 60, pace: 0.1) }
       end
       [1, 2].each do |round|
-        begin_round(round) { 200.times { answers(round).length == 3 ? break : task.sleep(0.05) } }
+        begin_round(round) { until_true('all have answered') { answers(round).length == 3 } }
       end
       perform('odalys', 'class.end', "sitting/#{sitting}")
-      task.with_timeout(20) { callers.each(&:wait) }
+      task.with_timeout(Patience::SECONDS) { callers.each(&:wait) }
     end
     expect([1, 2].map { |round| answers(round).length }).to eq([3, 3])
     expect(ARCHIVE.log.entries("answers/#{sitting}.p").length).to eq(6)

@@ -20,11 +20,6 @@ RSpec.describe 'By telephone' do
   def phone = Veranda::StandIns::Phone.new(server.address, secret, voice: voice, says: ->(words) { said << words })
   def said = @said ||= []
 
-  def until_true(what, task, within: 15)
-    (within * 10).times { yield ? return : task.sleep(0.1) }
-    raise "It did not come to this: #{what} (#{said.inspect})"
-  end
-
   # Whether nothing comes for a second: what was on its way before is heard before.
   def silent?(phone, task)
     before = phone.heard.values.sum
@@ -42,31 +37,31 @@ RSpec.describe 'By telephone' do
     Sync do |task|
       one, other = phone, phone
       calls = [one, other].map { |each| task.async { each.call("#{code[0, 4]} #{code[4..]}") } }
-      until_true('both are put through', task) { said.grep(/You are in the class/).length == 2 }
+      until_true('both are put through', said: -> { said }) { said.grep(/You are in the class/).length == 2 }
       expect(seats.values.map { |seat| [seat.name, seat.role] }).to include(['Telephone 1', 'guest'], ['Telephone 2', 'guest'])
       one.press('*')
-      until_true('the hand is up', task) { place.hands.length == 1 }
+      until_true('the hand is up', said: -> { said }) { place.hands.length == 1 }
       id = place.hands.first
       one.press('*')
-      until_true('and down', task) { place.hands.empty? }
+      until_true('and down', said: -> { said }) { place.hands.empty? }
       expect(other.heard).to be_empty
       one.press('1')
-      until_true('one hears the other', task) { other.heard.values.sum > 30 }
+      until_true('one hears the other', said: -> { said }) { other.heard.values.sum > 30 }
       expect(one.heard).to be_empty
-      until_true('it is seen that they speak', task) { odalys.heard.any? { |message| message['t'] == 'voice' && message['on'] } }
+      until_true('it is seen that they speak', said: -> { said }) { odalys.heard.any? { |message| message['t'] == 'voice' && message['on'] } }
       perform('odalys', 'class.mute', "place/#{sitting}.main")
-      until_true('they are told', task) { said.any? { |words| words.include?('has muted you') } }
-      until_true('nothing is heard any more', task) { silent?(other, task) }
+      until_true('they are told', said: -> { said }) { said.any? { |words| words.include?('has muted you') } }
+      until_true('nothing is heard any more', said: -> { said }) { silent?(other, task) }
       perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'speak', allow: false)
       2.times { one.press('1') }
       task.sleep(1)
-      until_true('and nothing again', task) { silent?(other, task) }
+      until_true('and nothing again', said: -> { said }) { silent?(other, task) }
       one.press('#')
       calls.first.wait
-      until_true('the seat is free', task, within: 30) { %w[left dropped].include?(seats[id].presence) }
+      until_true('the seat is free', said: -> { said }) { %w[left dropped].include?(seats[id].presence) }
       perform('odalys', 'class.end', "sitting/#{sitting}")
       other.press('#')
-      task.with_timeout(20) { calls.each(&:wait) }
+      task.with_timeout(Patience::SECONDS) { calls.each(&:wait) }
     ensure
       calls&.each(&:stop)
     end

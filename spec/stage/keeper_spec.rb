@@ -30,13 +30,12 @@ RSpec.describe Setup::Stage::Keeper do
     keeper = described_class.new(configuration)
     ready = Queue.new
     running = Thread.new { keeper.run { ready << true } }
-    400.times { ready.empty? ? sleep(0.05) : break }
+    until_true('it runs') { !ready.empty? }
     expect(configuration.starts).to eq(3)
     pid = -> { Integer(File.read(File.join(configuration.folder, 'stage.pid'))) }
     first = pid.call
     Process.kill(:KILL, first)
-    200.times { pid.call == first ? sleep(0.05) : break }
-    expect(pid.call).not_to eq(first)
+    until_true('it is back') { pid.call != first }
     keeper.stop
     expect(running.join(10)).to be(running)
     expect { Process.kill(0, pid.call) }.to raise_error(Errno::ESRCH)

@@ -24,9 +24,11 @@ module Browsers
     end
   end
 
-  # Other work may share the machine; what comes in time is not waited for.
-  Capybara.default_max_wait_time = 20
+  Capybara.default_max_wait_time = 30
   Capybara.enable_aria_label = true
+
+  # The pages are looked at where they stand: the other way takes each to an empty page of its own first, and has a second for that.
+  Axe::Configuration.instance.legacy_mode = true
 
   # Somebody's own browser.
   # @param name [Symbol]
@@ -80,14 +82,10 @@ module Browsers
   end
 
   # @return [String] path of the file that was saved, once all of it is there
-  def downloaded(name, within: 30)
+  def downloaded(name)
     path = File.join(DOWNLOADS, name)
-    (within * 10).times do
-      return path if File.exist?(path)
-
-      sleep 0.1
-    end
-    raise "#{name} was not saved; there are #{Dir.children(DOWNLOADS)}"
+    until_true("#{name} is saved") { File.exist?(path) }
+    path
   end
 
   # Chooses from one of the words of the ledge or the ribbon, once the menu stands still: while it opens, its items move beneath the hand.

@@ -7,11 +7,11 @@ module OnStage
     session = browser(who, server)
     token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1', wait: 20)
+    expect(session).to have_css('h1')
     session.execute_script("['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'))")
     watch(session)
     session.visit("#{server.address}/classes/#{sitting}")
-    expect(session).to have_button('Microphone', wait: 20)
+    expect(session).to have_button('Microphone')
     # Browsers let a page be heard once something in it was pressed.
     session.find('h1').click if pressed
     session
@@ -44,11 +44,6 @@ module OnStage
   end
 
   def sum(session, kind, what) = arrived(session).select { |row| row[:kind] == kind }.sum { |row| row[what] }
-
-  def until_true(what, within: 20)
-    (within * 5).times { yield ? return : sleep(0.2) }
-    raise "It did not come to this: #{what}"
-  end
 
   # Switches on what is given, by its button.
   def switch_on(session, *names)

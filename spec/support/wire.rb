@@ -4,6 +4,7 @@ require 'async/websocket'
 require 'protocol/websocket/framer'
 require 'protocol/websocket/text_frame'
 require 'socket'
+require_relative 'patience'
 
 # A real WebSocket to a server, read by a thread of its own so that specs can wait for messages.
 class Wire
@@ -56,7 +57,7 @@ class Wire
   end
 
   # @return [Hash] the first message, heard already or still to come, for which the block is true
-  def wait(seconds = 10, &wanted)
+  def wait(seconds = Patience::SECONDS, &wanted)
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
     from = 0
     loop do

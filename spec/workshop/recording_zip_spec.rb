@@ -104,7 +104,7 @@ RSpec.describe Veranda::Workshop::RecordingZip do
     server = Server.shared
     odalys = VisitorClient.new(server, as: 'odalys')
     id = odalys.upload(Decks.small_png).body['material']
-    300.times { ARCHIVE.materials.fetch(id)[:state] == 'ready' ? break : sleep(0.1) }
+    until_true('it is read') { ARCHIVE.materials.fetch(id)[:state] == 'ready' }
     mark = { id: 'pic', page: 'p1', kind: 'image', x: 1, y: 1, w: 9, h: 9, ink: 'slate', material: id, version: 1, slide: 1, alt: '' }
     made = fresh_class
     act(made, 'odalys', 'class.record', "sitting/#{made[:sitting]}", Lessons::NOW.call, on: true)
@@ -115,7 +115,7 @@ RSpec.describe Veranda::Workshop::RecordingZip do
     brought = take
     shown = replay(brought).last[:streams].find { |name, view| name.start_with?('board/') && view[:marks].any? }.last[:marks].first
     expect(shown[:material]).not_to eq(id)
-    300.times { ARCHIVE.materials.fetch(shown[:material])[:state] == 'ready' ? break : sleep(0.1) }
+    until_true('it is read') { ARCHIVE.materials.fetch(shown[:material])[:state] == 'ready' }
     address = "/api/materials/#{shown[:material]}/1/slides/1"
     ARCHIVE.recordings.update(brought, shared: true)
     farah = VisitorClient.new(server, as: 'farah')
