@@ -267,6 +267,20 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect(found('secret')).to be_nil
     end
 
+    it 'finds the same words on each page that they stand on, once' do
+      klass = fresh_class
+      sitting, board = "sitting/#{klass[:sitting]}", "board/#{klass[:board]}"
+      act(klass, 'odalys', 'class.record', sitting, began, on: true)
+      act(klass, 'odalys', 'board.add_page', board, began + 1_000, page: 'p2', after: 'p1')
+      { 'one' => 'p1', 'two' => 'p2' }.each do |id, page|
+        act(klass, 'odalys', 'board.put', board, began + 2_000, marks: [note(id, 'Low tide at nine', page: page)])
+        act(klass, 'odalys', 'board.change', board, began + 3_000, changes: [{ id: id, set: { text: 'Low tide at nine' } }])
+      end
+      act(klass, 'odalys', 'class.end', sitting, began + 60_000)
+      places = odalys.get("/api/recordings/#{klass[:sitting]}/places?search=tide").body['places']
+      expect(places.map { |one| one.values_at('board', 'page') }).to contain_exactly([klass[:board], 'p1'], [klass[:board], 'p2'])
+    end
+
     it 'goes to the board that words stand on, whatever was on show, and to none that is not in the recording' do
       boards = ->(board, who = farah) { who.get("#{path}/at?t=9000&board=#{board}").body['streams']&.keys&.grep(/board/) }
       expect(boards.call(made[:board])).to include("board/#{made[:board]}")

@@ -22,7 +22,7 @@ module Veranda
       def rows
         entries = @replay.between(0, @recording.clock.length, seams: false)
         all = entries.flat_map { |entry| of_entry(entry) } + there_before + captions + chapters
-        all.reject { |row| row[:words].strip.empty? }.uniq { |row| row.values_at(:kind, :words, :board) }.first(MOST)
+        all.reject { |row| row[:words].strip.empty? }.uniq { |row| row.values_at(:kind, :words, :board, :page) }.first(MOST)
            .map { |row| row.merge(words: row[:words].delete("\0")[0, LONGEST]) }
       end
 
