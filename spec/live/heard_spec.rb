@@ -90,7 +90,7 @@ RSpec.describe 'What is heard of a class' do
 
     kinds = ->(parts) { parts.flatten.map { |message| message.values_at(:t, :kind) }.uniq.sort_by(&:inspect) }
     expect(kinds.call(written)).to include(*kinds.call(JSON.parse(JSON.generate(heard), symbolize_names: true)))
-    written.first(2).flatten.each { |message| Shaped.message(JSON.parse(JSON.generate(message))) }
+    written.first(2).flatten.each { |message| JSON.generate(message).then { |text| Shaped.message(JSON.parse(text), text) } }
     expect(heard.last.first['streams'].find { |part| part['stream'] == exchange }['entries'].map { |entry| entry['body']['id'] }).to eq(['p2'])
   end
 end

@@ -8,9 +8,12 @@ module Shaped
   # Views of more marks than this are not looked through.
   MOST_MARKS = 100
 
-  @schemas = {}
+  # As many texts are known to fit: what is said to sixty is looked through once.
+  KNOWN = 5_000
+
+  @known = {}
   @odd = Queue.new
-  # A schema works itself out when it is first used, and many people's threads may do so at once.
+  # A schema works itself out as it is used, and many people's threads may do so at once.
   @one_at_a_time = Mutex.new
 
   class << self
@@ -25,7 +28,10 @@ module Shaped
     end
 
     # @param facts [Hash] a message of the live connection
-    def message(facts)
+    # @param text [String] as it came
+    def message(facts, text)
+      return if known?(text)
+
       key = facts.values_at('t', 'kind')
       shape = messages[key] or return @odd << "No shape is known for a message #{key.inspect}"
 
@@ -38,11 +44,21 @@ module Shaped
 
     private
 
+    def known?(text)
+      @one_at_a_time.synchronize do
+        next true if @known.key?(text)
+
+        @known.shift if @known.length >= KNOWN
+        @known[text] = true
+        false
+      end
+    end
+
     def view(part)
       return if part['view'].nil? || part['view']['marks'].to_a.length > MOST_MARKS
 
       name = SHAPES::Messages::VIEWS.fetch(part['stream'][/\A\w+/].to_sym)
-      check("view of #{part['stream']}", SHAPES::Language.shape(name), part['view'])
+      check("view of #{part['stream']}", name, part['view'])
     end
 
     # Looking for the one shape by its type and kind is many times faster than trying all of them.
@@ -52,10 +68,25 @@ module Shaped
       end
     end
 
+    # One document of all shapes, in which each has a name: worked out for each shape anew, all that it may refer to would be too.
+    def document
+      @document ||= begin
+        parts = names.to_h { |shape, name| [name, shape] }
+        JSONSchemer.schema(JSON.parse(JSON.generate({ '$defs': { **SHAPES.all, **parts } })))
+      end
+    end
+
+    # @return [Hash{Hash => String}] names of the shapes that have none of their own
+    def names
+      @names ||= {}.compare_by_identity.tap do |names|
+        [*SHAPES::Addresses::ALL.values, *messages.values].each { |shape| names[shape] ||= "part-#{names.length}" }
+      end
+    end
+
+    # @param shape [Hash, Symbol] one of them, or its name
     def check(what, shape, facts)
       error = @one_at_a_time.synchronize do
-        schema = @schemas[shape] ||= JSONSchemer.schema(JSON.parse(JSON.generate(SHAPES.schema(shape))))
-        schema.validate(facts).first
+        document.ref("#/$defs/#{shape.is_a?(Symbol) ? shape : names.fetch(shape)}").validate(facts).first
       end
       @odd << "#{what}: #{error['error']}" if error
     end

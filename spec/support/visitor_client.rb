@@ -2,6 +2,7 @@
 
 require 'net/http'
 require 'socket'
+require_relative 'patience'
 
 # Somebody's HTTP client: keeps cookies and the token that changes must carry.
 class VisitorClient
@@ -91,7 +92,7 @@ class VisitorClient
     request['Origin'] = origin if origin
     request.content_type = type
     request.body = body.is_a?(String) ? body : JSON.generate(body) if body
-    response = shaped(request, read(Net::HTTP.start('127.0.0.1', @server.port, read_timeout: 20) { |http| http.request(request) }))
+    response = shaped(request, read(Net::HTTP.start('127.0.0.1', @server.port, read_timeout: Patience::SECONDS) { |http| http.request(request) }))
     return response if given || token.nil? || response.code != 'stale_page'
 
     @token = nil

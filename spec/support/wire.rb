@@ -57,16 +57,17 @@ class Wire
   end
 
   # @return [Hash] the first message, heard already or still to come, for which the block is true
-  def wait(seconds = Patience::SECONDS, &wanted)
+  def wait(seconds = Patience::SECONDS)
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
     from = 0
     loop do
-      # The reader goes on meanwhile: what is looked at and what is counted must be the same.
-      heard = @heard.dup
-      found = (heard[from..] || heard).find(&wanted)
-      return found if found
+      from = 0 if from > @heard.length
+      # One by one: the reader goes on meanwhile, and a copy of all that was heard would be made for each look.
+      while (message = @heard[from])
+        return message if yield(message)
 
-      from = heard.length
+        from += 1
+      end
       left = deadline - Process.clock_gettime(Process::CLOCK_MONOTONIC)
       raise "Not heard within #{seconds} s; last: #{@heard.last(3).inspect[0, 600]}" if left.negative?
 
@@ -74,7 +75,7 @@ class Wire
     end
   end
 
-  def wait_for(type, &more) = wait { |message| message['t'] == type && (more.nil? || yield(message)) }
+  def wait_for(type) = wait { |message| message['t'] == type && (!block_given? || yield(message)) }
 
   # @return [Array<Hash>] entries heard of a stream, in the order they came
   def entries(stream) = @heard.select { |message| message['t'] == 'entry' && message['stream'] == stream }
@@ -117,7 +118,8 @@ class Wire
       frame = @framer.read_frame
       next unless frame.is_a?(Protocol::WebSocket::TextFrame)
 
-      @heard << JSON.parse(frame.unpack).tap { |message| Shaped.message(message) if defined?(Shaped) }
+      text = frame.unpack
+      @heard << JSON.parse(text).tap { |message| Shaped.message(message, text) if defined?(Shaped) }
       @news << true
     end
   rescue IOError, SystemCallError, Protocol::WebSocket::Error
