@@ -13,5 +13,10 @@ ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::
 RSpec.configure do |config|
   config.include Lessons
   config.include Patience
+  config.before { @there = [Server, Wire].to_h { |kind| [kind, kind.all.dup] } }
+  config.after do
+    Wire.cut_since(@there[Wire])
+    Server.stop_since(@there[Server])
+  end
   config.after(:suite) { [Server.method(:stop_all), Worker.method(:stop)].each(&:call) }
 end

@@ -4,6 +4,7 @@ require_relative '../spec_helper'
 
 RSpec.describe 'Signing in' do
   before(:all) { @server = Server.new }
+  after(:all) { @server.stop }
 
   let(:server) { @server }
   let(:password) { Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).password }

@@ -14,6 +14,15 @@ class Server
   # One server that specs may share.
   def self.shared = @shared ||= new
 
+  # Ends those that came since, but for the shared one: a server that idles costs the machine as well.
+  # @param there [Array<Server>] those that were there before
+  def self.stop_since(there)
+    (all - there - [@shared]).each do |server|
+      server.stop
+      all.delete(server)
+    end
+  end
+
   # @param processes [Integer] what the server is told of the number of server processes
   # @param more [Hash{String => String}] what else it is told by its environment
   def initialize(processes: 1, more: {})

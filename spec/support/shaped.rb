@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require 'json_schemer'
-
 # Holds every answer and message that the specs hear against its shape, since the browser's types are made of the shapes.
 module Shaped
   SHAPES = Veranda::Shapes
@@ -68,13 +66,7 @@ module Shaped
       end
     end
 
-    # One document of all shapes, in which each has a name: worked out for each shape anew, all that it may refer to would be too.
-    def document
-      @document ||= begin
-        parts = names.to_h { |shape, name| [name, shape] }
-        JSONSchemer.schema(JSON.parse(JSON.generate({ '$defs': { **SHAPES.all, **parts } })))
-      end
-    end
+    def document = @document ||= SHAPES::Document.new(names.to_h { |shape, name| [name, shape] })
 
     # @return [Hash{Hash => String}] names of the shapes that have none of their own
     def names
@@ -85,10 +77,8 @@ module Shaped
 
     # @param shape [Hash, Symbol] one of them, or its name
     def check(what, shape, facts)
-      error = @one_at_a_time.synchronize do
-        document.ref("#/$defs/#{shape.is_a?(Symbol) ? shape : names.fetch(shape)}").validate(facts).first
-      end
-      @odd << "#{what}: #{error['error']}" if error
+      fault = @one_at_a_time.synchronize { document.fault(shape.is_a?(Symbol) ? shape : names.fetch(shape), facts) }
+      @odd << "#{what}: #{fault}" if fault
     end
   end
 end

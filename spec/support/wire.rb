@@ -12,6 +12,12 @@ class Wire
 
   attr_reader :heard, :status
 
+  def self.all = @all ||= []
+
+  # Cuts those that came since: whoever is left in a class goes on being told.
+  # @param there [Array<Wire>] those that were there before
+  def self.cut_since(there) = (all - there).each(&:cut).then { @all = there }
+
   # @param visitor [VisitorClient]
   # @param origin [String, nil]
   def initialize(visitor, origin: visitor.server.address, cookie: visitor.cookie)
@@ -22,6 +28,7 @@ class Wire
     shake_hands(visitor.server, origin, cookie)
     return unless @status == 101
 
+    self.class.all << self
     @framer = Protocol::WebSocket::Framer.new(@socket)
     @reader = Thread.new { listen }
   end

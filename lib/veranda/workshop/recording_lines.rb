@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require 'json'
-require 'json_schemer'
 
 module Veranda
   module Workshop
@@ -12,6 +11,11 @@ module Veranda
       # Kinds of entries by kind of stream.
       KINDS = { 'sitting' => Shapes::Entries::SITTING, 'place' => Shapes::Entries::PLACE, 'exchange' => Shapes::Entries::EXCHANGE,
                 'board' => Shapes::Entries::BOARD, 'poll' => Shapes::Entries::POLL, 'questions' => Shapes::Entries::QUESTIONS }.freeze
+      # What a stream stood at is a view of it.
+      STOODS = KINDS.keys.to_h do |kind|
+        view = Shapes::Language.shape(Shapes::Messages::VIEWS.fetch(kind.to_sym))
+        [kind, { type: 'object', properties: { view: view }, required: %w[view], additionalProperties: false }]
+      end.freeze
       # Lines of one stream, bytes of one line.
       MOST = 200_000
       LONGEST = 16 * 1024 * 1024
@@ -28,12 +32,18 @@ module Veranda
       # What the server gives marks.
       GIVEN = %w[by at z shows].freeze
 
+      # @return [Shapes::Document]
+      def self.shapes
+        @shapes ||= Shapes::Document.new(KINDS.flat_map do |name, kinds|
+          { STOOD => STOODS[name], **kinds }.map { |kind, shape| ["#{name}.#{kind}", shape] }
+        end.to_h)
+      end
+
       # @param name [String] of the stream, see {Core::Recordings::ZipManifest}
       # @param within [Array(Integer, Integer)] ms since the epoch
       def initialize(name, within:)
         @kind = name[/\A\w+/]
         @within = within
-        @schemas = {}
       end
 
       # @param io [#gets]
@@ -63,8 +73,8 @@ module Veranda
         Core::Contract.check(LINE, line)
         raise wrong(number, 'is of another time') unless line['at'].between?(*@within)
 
-        error = schema(line['kind'], number).validate(line['body']).first
-        raise wrong(number, error['error']) if error
+        fault = self.class.shapes.fault(shape(line['kind'], number), line['body'])
+        raise wrong(number, fault) if fault
 
         marks!(line) if @kind == 'board'
         line
@@ -72,21 +82,12 @@ module Veranda
         e.says.start_with?('Line') ? raise : raise(wrong(number, e.says))
       end
 
-      def schema(kind, number)
-        @schemas[kind] ||= begin
-          shape = if kind == STOOD
-                    { type: 'object', properties: { view: view }, required: %w[view],
-                      additionalProperties: false }
-                  else
-                    KINDS.fetch(@kind)[kind.to_sym]
-                  end
-          raise wrong(number, "says “#{kind}”, which is not known of such a stream") unless shape
+      # What the shape of such a line is called in {.shapes}.
+      def shape(kind, number)
+        return "#{@kind}.#{kind}" if kind == STOOD || KINDS.fetch(@kind).key?(kind.to_sym)
 
-          JSONSchemer.schema(JSON.parse(JSON.generate(Shapes.schema(shape))))
-        end
+        raise wrong(number, "says “#{kind}”, which is not known of such a stream")
       end
-
-      def view = Shapes::Language.shape(Shapes::Messages::VIEWS.fetch(@kind.to_sym))
 
       # A shape says of which kind each field of a mark is; how far it may go, and what its kind needs, is said elsewhere.
       def marks!(line)
