@@ -1,5 +1,6 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
-import type { Stage, StageState } from './Stage';
+import type { Stage } from './Stage';
+import type { StageState } from './state';
 
 export const StageContext = createContext<Stage | null>(null);
 

@@ -21,7 +21,7 @@ import { chosen, SIMULATED } from '../../stage/devices';
 import { Large } from '../../stage/Large';
 import { Moving } from '../../stage/Moving';
 import { StageControls } from '../../stage/StageControls';
-import type { StageState } from '../../stage/Stage';
+import type { StageState } from '../../stage/state';
 import { useStageState } from '../../stage/useStage';
 import { arranged, USUAL, type Arrangement } from './arranging';
 import { Bench, formOf } from './Bench';
