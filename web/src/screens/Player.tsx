@@ -98,10 +98,11 @@ function Playing({ facts }: { facts: RecordingFacts }) {
         title={facts.title}
         under={`recorded ${day(facts.at, 'short')} · ${duration(facts.length)}${facts.cuts > 0 ? ` · ${count(facts.cuts, 'part')} cut` : ''}`}
       >
-        <Box sx={{ flex: 1 }} />
-        {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}
-        <TakeAway recording={facts} languages={captions.languages} />
-        {facts.staff && <Share recording={facts} wallNow={() => recorder.wall} />}
+        <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1.25 }}>
+          {facts.staff && !editing && <Button onClick={() => setEditing(true)}>Edit</Button>}
+          <TakeAway recording={facts} languages={captions.languages} />
+          {facts.staff && <Share recording={facts} wallNow={() => recorder.wall} />}
+        </Box>
       </Ribbon>
       <Box
         sx={{
