@@ -75,10 +75,17 @@ module Browsers
     expect(session).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
   end
 
-  # Waits until nothing fades or moves any more; what does so for ever (a blinking sign) is not waited for.
+  # Waits until nothing fades or moves any more; what does so for ever (a blinking sign) is not waited for. On a busy machine something
+  # may be about to: it has to stand still for a while.
   def settle(session)
     moving = 'document.getAnimations().some((each) => each.effect.getComputedTiming().iterations !== Infinity)'
-    80.times { session.evaluate_script(moving) ? sleep(0.05) : break }
+    still = 0
+    200.times do
+      still = session.evaluate_script(moving) ? 0 : still + 1
+      break if still == 3
+
+      sleep 0.05
+    end
   end
 
   # @return [String] path of the file that was saved, once all of it is there
