@@ -13,9 +13,5 @@ module Veranda
 
     # @return [Hash{Symbol => Hash}] JSON Schemas by name; they refer to one another as `#/$defs/NAME`
     def all = { **Marks::ALL, **Views::ALL, **Entries::ALL, **Messages::ALL, **Answers::ALL }
-
-    # @param shape [Hash] one of them, or a reference
-    # @return [Hash] a JSON Schema that stands alone
-    def schema(shape) = { '$defs': all, **shape }
   end
 end

@@ -206,6 +206,21 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect([someone, farah].map(&found)).to eq([[], [klass[:list]]])
     end
 
+    it 'find what was said in the stretch, however often it was said before' do
+      klass = fresh_class
+      recording = "/api/recordings/#{klass[:sitting]}"
+      act(klass, 'odalys', 'class.record', "sitting/#{klass[:sitting]}", began, on: true)
+      act(klass, 'farah', 'class.join', "sitting/#{klass[:sitting]}", began)
+      [*(1..12), 30].each do |second|
+        act(klass, 'farah', 'exchange.post', "exchange/#{klass[:sitting]}.main", began + second * 1_000, id: "b#{second}", text: "Bearing at #{second}")
+      end
+      act(klass, 'odalys', 'class.end', "sitting/#{klass[:sitting]}", began + 60_000)
+      someone = stranger
+      enter(someone, odalys.post("#{recording}/links", { days: 3, from: began + 25_000, to: began + 35_000 }).body)
+      found = [someone, odalys].map { |who| who.get("#{recording}/places?search=bearing").body['places'].map { |place| place['words'] } }
+      expect(found).to eq([['Bearing at 30'], [*(1..12), 30].map { |second| "Bearing at #{second}" }])
+    end
+
     it 'may be for people with an account alone' do
       made = link(accounts_only: true)
       expect(enter(stranger, made).code).to eq('sign_in')

@@ -91,7 +91,7 @@ module Browsers
   # @return [String] path of the file that was saved, once all of it is there
   def downloaded(name)
     path = File.join(DOWNLOADS, name)
-    until_true("#{name} is saved") { File.exist?(path) }
+    until_true("#{name} is saved", said: -> { Dir.children(DOWNLOADS) }) { File.exist?(path) }
     path
   end
 

@@ -6,7 +6,7 @@ module Shaped
   # Views of more marks than this are not looked through.
   MOST_MARKS = 100
 
-  # As many texts are known to fit: what is said to sixty is looked through once.
+  # As many texts are not looked through again: what is said to sixty is looked through once.
   KNOWN = 5_000
 
   @known = {}

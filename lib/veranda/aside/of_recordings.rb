@@ -37,22 +37,23 @@ module Veranda
       # @return [Hash] `{ places: [{ sitting_id:, at:, kind:, words:, board:, page: }], unread: }`, `unread` how many are still to be
       #   read
       def search_recordings(sittings:, text:)
-        words = @archive.recorded_words
-        unread = words.unread(sittings)
-        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id, captions: true)).rows) }
-        later = unread.keys.drop(READ_AT_ONCE)
-        { places: words.find(sittings - later, text), unread: later.length }
+        later = read_words(sittings)
+        { places: @archive.recorded_words.find(sittings - later, text), unread: later.length }
       end
 
-      # Looks for words in what one may watch of a recording.
+      # Places that are told of one recording by itself.
+      PLACES = 50
+
+      # Looks for words in what one may watch of a recording. What one may not is left out first: else it would take the room.
       # @return [Array<Hash>] `{ at:, kind:, words:, board:, page: }`
       def places_in(sitting:, text:, only: nil)
+        read_words([sitting])
         watched = replay(sitting, only: only)
         boards = watched.boards.map { |name| Core::Streams::StreamName.id(name) }
-        places = search_recordings(sittings: [sitting], text: text)[:places].select do |place|
+        places = @archive.recorded_words.find([sitting], text, in_one: Store::RecordedWords::MOST).select do |place|
           watched.recording.clock.covers?(place[:at]) && (place[:board].nil? || boards.include?(place[:board]))
         end
-        places.map { |place| place.except(:sitting_id) }
+        places.first(PLACES).map { |place| place.except(:sitting_id) }
       end
 
       # All recordings that somebody may watch; where words are looked for, those that have them, with the places.
@@ -149,6 +150,14 @@ module Veranda
       end
 
       private
+
+      # @return [Array<String>] those that are still to be read
+      def read_words(sittings)
+        words = @archive.recorded_words
+        unread = words.unread(sittings)
+        unread.first(READ_AT_ONCE).each { |id, head| words.keep(id, head, Preparing::ReadingRecording.new(@archive, replay(id, captions: true)).rows) }
+        unread.keys.drop(READ_AT_ONCE)
+      end
 
       def editing(sitting, by) = Preparing::EditingRecording.new(@archive, sitting, by: Core::Person.new(**by))
 

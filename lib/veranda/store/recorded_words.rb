@@ -48,12 +48,13 @@ module Veranda
 
       # @param ids [Array<String>] of classes whose recordings one may watch, and that were read
       # @param text [String] words, or the beginning of some; a part in quotes is found as it stands
+      # @param in_one [Integer] places in one recording at most
       # @return [Array<Hash>] `{ sitting_id:, at:, kind:, words:, board:, page: }`, in order of time within each
-      def find(ids, text)
+      def find(ids, text, in_one: MOST_IN_ONE)
         return [] if ids.empty? || text.strip.empty?
 
         @db[found(ids), ids: Sequel.pg_array(ids, :text), text: text, part: "%#{@db[:x].escape_like(text.strip)}%", most: MOST,
-                        in_one: MOST_IN_ONE].all
+                        in_one: in_one].all
       end
 
       # Words by their stems, or as they stand within others (https://www.postgresql.org/docs/15/pgtrgm.html, F.35.5).

@@ -108,8 +108,10 @@ module Veranda
       # One at a time beside a class that goes on. Who works asks several times a second.
       def lanes
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        @lanes, @looked = archive.sittings.any_going_on? ? 1 : 2, now if @looked.nil? || now - @looked > SOON
-        @lanes
+        return @lanes if @looked && now - @looked <= SOON
+
+        @looked = now
+        @lanes = archive.sittings.any_going_on? ? 1 : 2
       end
 
       # @return [Boolean] whether to go on

@@ -15,7 +15,7 @@ type Told = Extract<
 /** Under what this browser keeps that it is sent no pictures. */
 export const SOUND_ONLY = 'veranda.sound_only';
 
-const DEVICES = ['microphone', 'camera'] as const;
+const BOTH = ['microphone', 'camera'] as const;
 const KINDS = { microphone: 'audio', camera: 'video' } as const;
 
 /**
@@ -218,14 +218,14 @@ export class Stage {
     const anew = epoch !== this.epoch;
     if (anew || !up || !place) this.drop();
     // Another window has taken over, and its devices with it.
-    if (says && !place) DEVICES.forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
+    if (says && !place) BOTH.forEach((device) => this.state[device] !== 'off' && this.switchOff(device));
     this.epoch = epoch;
     this.connections.relays = relays;
     if (says && !place) this.unshare();
     if (!hears) this.dropEar();
     this.tell({ up, place, people, speaking: new Set(speaking), heardBy: heard_by, hears, says: says ?? null });
     // Somebody took what one had: it is seen, and one begins anew.
-    if (anew && place && DEVICES.some(this.devices.track)) void this.send().catch(this.passed);
+    if (anew && place && BOTH.some(this.devices.track)) void this.send().catch(this.passed);
     if (anew && place && this.shared) void this.sendScreen().catch(this.passed);
   }
 
@@ -278,13 +278,13 @@ export class Stage {
   private async send() {
     if (!this.state.place) return;
     const connection = this.connections.begin('sending', () => void this.send().catch(this.passed));
-    DEVICES.forEach((device) =>
+    BOTH.forEach((device) =>
       connection.addTransceiver(this.devices.track(device) ?? KINDS[device], { direction: 'sendonly' }),
     );
     const sdp = await this.connections.offer('sending', connection);
     if (sdp === null) return;
     this.live.sayStage({ act: 'send', sdp });
-    DEVICES.filter(this.devices.track).forEach((device) =>
+    BOTH.filter(this.devices.track).forEach((device) =>
       this.live.sayStage({ act: 'switch', switch: device, on: true }),
     );
   }

@@ -7,7 +7,7 @@ import type { RecordedPlace } from '../../api/shapes';
 import { useRested } from '../../parts/hooks/useRested';
 import { duration } from '../../parts/words/times';
 import { Found } from '../recordings/Found';
-import { KINDS } from '../recordings/Places';
+import { KINDS, placeKey } from '../recordings/Places';
 import type { Recorder } from './Recorder';
 
 interface Props {
@@ -46,21 +46,26 @@ export function FindThen({ recorder, recording, children }: Props) {
           sx={{ listStyle: 'none', m: 0, px: 1.75, pb: 1, flex: 1, minHeight: 0, overflowY: 'auto', fontSize: 14 }}
         >
           {places.length === 0 && <li>Nothing of that was written, said or shown.</li>}
-          {places.map(({ at, kind, words, board, page }) => (
-            <li key={`${at} ${kind} ${words}`}>
+          {places.map((place) => (
+            <li key={placeKey(place)}>
               <Box
                 component="button"
-                onClick={() => recorder.seek(recorder.timeOf(at), board ? { board, page } : null)}
+                onClick={() =>
+                  recorder.seek(
+                    recorder.timeOf(place.at),
+                    place.board ? { board: place.board, page: place.page } : null,
+                  )
+                }
                 sx={{
                   ...{ display: 'block', width: 1, textAlign: 'start', p: 0.75, border: 0, bgcolor: 'transparent' },
                   ...{ font: 'inherit', color: 'inherit', cursor: 'pointer', '&:hover': { bgcolor: 'veranda.wash' } },
                 }}
               >
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {duration(recorder.timeOf(at))} · {KINDS[kind]}
+                  {duration(recorder.timeOf(place.at))} · {KINDS[place.kind]}
                 </Box>
                 <Box dir="auto" sx={{ overflowWrap: 'anywhere' }}>
-                  <Found words={words} sought={sought} />
+                  <Found words={place.words} sought={sought} />
                 </Box>
               </Box>
             </li>
