@@ -152,6 +152,12 @@ RSpec.describe Veranda::Workshop::RecordingZip do
             row['body']['view']['page_facts'] = [{ 'page' => 'p1', 'ground' => { 'material' => 'deck', 'version' => 1, 'slide' => 1, 'w' => 0, 'h' => 3 } }]
           end
         },
+        # What plays here as it is, and stops a browser.
+        'a number for words' => lambda { |entries|
+          line(entries, 'exchange.main', 0) do |row|
+            row['body']['view']['posts'] = [{ 'id' => 'p', 'by' => 'farah', 'name' => 'F', 'to' => 'everyone', 'text' => 5, 'at' => began_at }]
+          end
+        },
         'words for a number' => ->(entries) { line(entries, 'place.main', 0) { |row| row['body']['view']['shown'] = 'everything' } },
         'a kind that is not known' => ->(entries) { line(entries, 'sitting', 0) { |row| row['kind'] = 'conjured' } },
         'another time' => ->(entries) { line(entries, board, 1) { |row| row['at'] = 5 } },
