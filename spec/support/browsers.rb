@@ -95,11 +95,9 @@ module Browsers
     path
   end
 
-  # Chooses from one of the words of the ledge or the ribbon, once the menu stands still: while it opens, its items move beneath the hand.
+  # Chooses from one of the words of the ledge or the ribbon.
   def choose(session, word, item)
     session.find('button', text: /\A#{word}\z/).click
-    session.find('li[role=menuitem]', text: item, match: :first)
-    settle(session)
     session.find('li[role=menuitem]', text: item, match: :first).click
     session.has_no_css?('[role=menu]')
   end
