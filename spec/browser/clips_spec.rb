@@ -17,13 +17,11 @@ RSpec.describe 'A clip for everyone', type: :journey do
 
   # That of the demo school's shelf, once the workshop has looked at it.
   def ready_clip
-    300.times do
+    found = nil
+    until_true('a clip is ready') do
       found = ARCHIVE.materials.of_course('navigation').find { |row| row[:kind] == 'clip' && row[:state] == 'ready' }
-      return found if found
-
-      sleep 0.2
     end
-    raise 'No clip is ready.'
+    found
   end
 
   def enter(who)

@@ -62,10 +62,16 @@ RSpec.describe 'A film', type: :journey do
       box.querySelectorAll('button').forEach((one) => one.remove());
       Object.assign(box.style, { position: 'fixed', inset: '0 auto auto 0', width: arguments[0] + 'px', height: arguments[1] + 'px', zIndex: 9999 });
     JS
-    sleep(0.6)
+    settle(session)
     path = File.join(Veranda::Environment.var, 'player.png')
-    session.save_screenshot(path)
-    points('-i', path, '-vf', "crop=#{SIZE.join(':')}:0:0")
+    # What comes over the wire, letters and slides, comes one after the other.
+    last = nil
+    until_true('the player stands still') do
+      before = last
+      session.save_screenshot(path)
+      before == (last = points('-i', path, '-vf', "crop=#{SIZE.join(':')}:0:0"))
+    end
+    last
   end
 
   def points(*input) = Open3.capture2('ffmpeg', '-v', 'error', *input, '-frames:v', '1', '-f', 'rawvideo', '-pix_fmt', 'rgb24', '-', binmode: true).first

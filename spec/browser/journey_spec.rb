@@ -78,9 +78,9 @@ RSpec.describe 'One class, end to end', type: :journey do
 
     # By keyboard: the last step goes up one place.
     odalys.find('button[aria-label="Move Farewell"]').send_keys(:space)
-    sleep 0.3
+    expect(odalys).to have_css('[aria-live]', text: 'Farewell: place 3 of 3.', visible: :all)
     keys(odalys, :arrow_up)
-    sleep 0.3
+    expect(odalys).to have_css('[aria-live]', text: 'Farewell: place 2 of 3.', visible: :all)
     keys(odalys, ' ')
     expect(odalys).to have_css('li:nth-child(2)', text: 'Farewell')
 

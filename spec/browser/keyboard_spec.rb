@@ -129,7 +129,7 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
     reach_and_press('Write')
     expect(odalys).to have_css('textarea[aria-label="Write to staff"]')
     odalys.find('textarea[aria-label="Write to staff"]')
-    40.times { focused == 'Write to staff' ? break : sleep(0.05) }
+    until_true('the cursor stands in it') { focused == 'Write to staff' }
     press('Slower with the third group.', :enter)
     expect(odalys).to have_css('[data-private]', text: 'Slower with the third group.')
     to_the_screen

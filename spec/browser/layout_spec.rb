@@ -140,7 +140,6 @@ RSpec.describe 'How pages lie', type: :journey do
   # @return [Array<String>]
   def looked(session, width, height, check)
     session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: width < 900)
-    sleep 0.4
     settle(session)
     largest = larger_than_paper(session)
     wrong = session.evaluate_script("(#{check})(#{width}, #{width < 900})") + [largest].compact + inaccessible(session)

@@ -128,7 +128,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     odalys.find('[data-testid=paper]').native.send_keys([:control, 'a'])
     odalys.click_button('Sort A–Z down')
     expect(odalys).to have_css('[data-mark]', count: 5)
-    expect(sorted_names).to eq(%w[Anton Bettina Örn Zeno])
+    until_true('they stand in order', said: -> { names_downward }) { names_downward == %w[Anton Bettina Örn Zeno] }
     choose(odalys, 'Put', 'Dice')
     expect_accessible(odalys)
     odalys.click_button('Put on the board')
@@ -145,15 +145,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
     expect(odalys).to have_css('[data-kind=text]', text: words)
   end
 
-  def sorted_names
-    20.times do
-      names = odalys.all('[data-kind=text]').sort_by { |mark| mark.native.rect.y }.map(&:text)
-      return names if names.first == 'Anton'
-
-      sleep 0.2
-    end
-    odalys.all('[data-kind=text]').map(&:text)
-  end
+  def names_downward = odalys.all('[data-kind=text]').sort_by { |mark| mark.native.rect.y }.map(&:text)
 
   def plan_to_the_minute
     3.times { odalys.click_button('Add a step') }

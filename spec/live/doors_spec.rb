@@ -13,7 +13,6 @@ RSpec.describe 'Coming in, being sent back and being removed' do
 
   def join(who) = Wire.join(server, who, { sitting: made[:sitting] })
   def again(visitor) = Wire.new(visitor).tap { |wire| wire.hello({ sitting: made[:sitting] }) }
-  def cut_off?(wire) = (1..100).any? { wire.closed? || (sleep(0.05) && false) }
 
   it 'lets people in one by one where staff ask for that, and all who wait once they do not' do
     odalys.do('class.set_doors', staff, each: true)
@@ -50,7 +49,7 @@ RSpec.describe 'Coming in, being sent back and being removed' do
     odalys.do('class.remove', sitting, person: 'farah', place: 'main')
     pages.each do |page|
       expect(page.wait_for('error')).to include('code' => 'removed')
-      expect(cut_off?(page)).to be(true)
+      until_true('the connection is cut') { page.closed? }
     end
     link = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/links", {}).body['token']
     visitor.enter(link)

@@ -27,7 +27,7 @@ RSpec.describe Veranda::Live::Lane do
       lane = described_class.new(performer, clock: -> { 7 })
       orders.each { |order| lane.submit(order) { |outcome| told[order] = outcome } }
       runner = task.async { lane.run }
-      task.with_timeout(5) { task.yield until told.length == orders.length }
+      task.with_timeout(Patience::SECONDS) { task.yield until told.length == orders.length }
       yield lane, task if block_given?
     ensure
       runner&.stop
@@ -49,7 +49,7 @@ RSpec.describe Veranda::Live::Lane do
       lane.visit { (tries[:away] += 1) < 3 && raise(Sequel::DatabaseDisconnectError, 'gone') }
       lane.visit { (tries[:odd] += 1) && raise(ArgumentError, 'odd') }
       lane.visit { (tries[:never] += 1) && raise(Sequel::DatabaseDisconnectError, 'gone') }
-      task.with_timeout(10) { sleep 0.05 until tries[:never] == described_class::TRIES }
+      task.with_timeout(Patience::SECONDS) { sleep 0.05 until tries[:never] == described_class::TRIES }
       sleep described_class::PAUSE * 2
     end
     expect(tries).to eq(away: 3, odd: 1, never: described_class::TRIES)
@@ -69,7 +69,7 @@ RSpec.describe Veranda::Live::Lane do
       told = answers(performer, 'a', 'b') do |lane, task|
         later = nil
         lane.submit('c') { |outcome| later = outcome }
-        task.with_timeout(5) { task.yield until later }
+        task.with_timeout(Patience::SECONDS) { task.yield until later }
         expect(later.refusal).to be_nil
       end
       expect(told.values.map { |outcome| outcome.refusal.code }).to eq(%i[not_saved not_saved])
@@ -99,7 +99,7 @@ RSpec.describe Veranda::Live::Lane do
       lane.submit('b') { told << 'b' }
       lane.visit { told << 'visit' }
       runner = task.async { lane.run }
-      task.with_timeout(5) { task.yield until told.length == 2 }
+      task.with_timeout(Patience::SECONDS) { task.yield until told.length == 2 }
     ensure
       runner&.stop
     end

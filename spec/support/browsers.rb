@@ -76,16 +76,18 @@ module Browsers
   end
 
   # Waits until nothing fades or moves any more; what does so for ever (a blinking sign) is not waited for. On a busy machine something
-  # may be about to: it has to stand still for a while.
+  # may be about to: it has to stand still for ten pictures that the page draws.
   def settle(session)
-    moving = 'document.getAnimations().some((each) => each.effect.getComputedTiming().iterations !== Infinity)'
-    still = 0
-    200.times do
-      still = session.evaluate_script(moving) ? 0 : still + 1
-      break if still == 3
-
-      sleep 0.05
-    end
+    session.evaluate_async_script(<<~JS)
+      const moves = () => document.getAnimations().some((each) => each.effect.getComputedTiming().iterations !== Infinity);
+      const until = performance.now() + 10000;
+      let still = 0;
+      const look = () => {
+        still = moves() ? 0 : still + 1;
+        still === 10 || performance.now() > until ? arguments[0]() : requestAnimationFrame(look);
+      };
+      look();
+    JS
   end
 
   # @return [String] path of the file that was saved, once all of it is there

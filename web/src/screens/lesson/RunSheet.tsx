@@ -13,6 +13,7 @@ import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
 import type { LessonFacts, Step } from '../../api/shapes';
 import { newId } from '../../live/LiveClient';
+import { MOVED_BY_KEYS, movingWords } from '../../parts/words/moving';
 import { edits, type Edit } from './LessonEditing';
 import { RunSheetRow } from './RunSheetRow';
 
@@ -34,6 +35,8 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
   const total = steps.reduce((sum, step) => sum + step.minutes, 0);
   const over = total > lesson.minutes;
 
+  const titleOf = (id: string) => steps.find((step) => step.id === id)?.title ?? '';
+  const placeOf = (id: string) => steps.findIndex((step) => step.id === id) + 1;
   const dropped = ({ active, over: onto }: DragEndEvent) => {
     if (onto && active.id !== onto.id) onEdit(edits.move(String(active.id), String(onto.id)));
   };
@@ -93,7 +96,11 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
       </Box>
       <Box component="ol" sx={{ flex: 1, overflowY: 'auto', m: 0, p: 0, listStyle: 'none' }}>
         <DndContext
-          accessibility={{ container: document.body }}
+          accessibility={{
+            container: document.body,
+            announcements: movingWords(titleOf, (id) => `place ${placeOf(id)} of ${steps.length}`),
+            screenReaderInstructions: MOVED_BY_KEYS,
+          }}
           sensors={sensors}
           collisionDetection={closestCenter}
           onDragEnd={dropped}

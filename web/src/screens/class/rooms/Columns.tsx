@@ -2,6 +2,7 @@ import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
+import { movingWords } from '../../../parts/words/moving';
 import { RoomColumn, type Column } from './RoomColumn';
 import type { Met } from './rooms';
 
@@ -28,8 +29,13 @@ export function Columns({ names, columns, met, removable, adding, more, onMove, 
     const column = columns.find(({ id }) => id === to);
     if (column && !column.people.includes(person)) onMove(person, column);
   };
+  const nameOf = (id: string) => columns.find((column) => column.id === id)?.name ?? '';
   return (
-    <DndContext sensors={sensors} onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}>
+    <DndContext
+      accessibility={{ announcements: movingWords((id) => names.get(id) ?? '', nameOf) }}
+      sensors={sensors}
+      onDragEnd={({ active, over }) => over && move(String(active.id), String(over.id))}
+    >
       <Box
         sx={{
           display: 'grid',
