@@ -110,7 +110,7 @@ RSpec.describe 'A class in rooms', type: :journey do
   # Both rooms' pages side by side, and those who made them draw there whatever the rules are; then one room's board alone.
   def before_the_class(odalys, farah, jonas)
     give('class.rule', "place/#{sitting}.main", right: 'draw', allow: false)
-    odalys.click_button('Look at what they made') unless odalys.has_css?('[aria-label="What the rooms made"]', wait: 1)
+    expect(odalys).to have_css('[aria-label="What the rooms made"]')
     expect(odalys).to have_css('[aria-label="What the rooms made"] [data-kind=stroke], [aria-label="What the rooms made"] svg path', minimum: 1)
     odalys.click_button('Choose all')
     fits('what the rooms made', odalys, 1280)
