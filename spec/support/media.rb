@@ -9,7 +9,7 @@ class Media
     read, write = IO.pipe
     @keeper = spawn(RbConfig.ruby, File.join(Veranda::ROOT, 'lib/setup/stage.rb'), folder, out: write, pgroup: true)
     write.close
-    read.wait_readable(20) && read.gets or raise "The media server did not start:\n#{log}"
+    read.wait_readable(Patience::SECONDS) && read.gets or raise "The media server did not start:\n#{log}"
   end
 
   def self.count = @count = (@count || 0) + 1

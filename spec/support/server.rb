@@ -2,9 +2,12 @@
 
 require 'net/http'
 require 'socket'
+require_relative 'patience'
 
 # A real server process of its own, on a port of its own.
 class Server
+  include Patience
+
   attr_reader :port, :pid
 
   def self.all = @all ||= []
@@ -77,12 +80,15 @@ class Server
   end
 
   def wait
-    100.times do
-      return if Net::HTTP.get_response(URI("#{address}/api/session")).is_a?(Net::HTTPSuccess)
-    rescue SystemCallError
-      sleep 0.1
-    end
+    until_true('the server answers', said: -> { File.read(@log)[0, 2000] }) { answers? }
+  rescue StandardError
     kill
-    raise "The server did not start:\n#{File.read(@log)[0, 2000]}"
+    raise
+  end
+
+  def answers?
+    Net::HTTP.get_response(URI("#{address}/api/session")).is_a?(Net::HTTPSuccess)
+  rescue SystemCallError
+    false
   end
 end
