@@ -89,6 +89,26 @@ RSpec.describe Veranda::Deciding::Performer do
                                                                                                again: again)
   end
 
+  # Of somebody whose own process has not heard yet of what another one did a moment ago.
+  [false, true].each do |shared|
+    it "refuses nothing because of what it has not heard of yet, where others write to the stream as well: #{shared}" do
+      made = fresh_class
+      room = "place/#{made[:sitting]}.main"
+      show = lambda { |board|
+        Veranda::Deciding::Order.of('class.show', { 'board' => board, 'page' => 'p1' }, stream: room, by: odalys, id: "show-#{board}")
+      }
+      performer = described_class.new(ARCHIVE.log)
+      performer.perform([show.call(made[:board])], at: Lessons::NOW.call)
+      performer.copy(room).share if shared
+      board = ARCHIVE.lessons.add_board(made[:lesson], name: 'What the room made')
+      Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(made[:lesson])
+      outcome = performer.perform([show.call(board)], at: Lessons::NOW.call).first
+      expect(outcome.refusal&.code).to be_nil
+      expect(ARCHIVE.log.state(room).first.shown[:board]).to eq(board)
+      expect(performer.perform([show.call('nowhere')], at: Lessons::NOW.call).first.refusal.code).to eq(:no_such_board)
+    end
+  end
+
   it 'gets its turn while another process writes to the same stream without a pause' do
     other = described_class.new(ARCHIVE.log)
     theirs = 0

@@ -67,8 +67,6 @@ module Veranda
       def known_or
         outcomes = yield
         doubtful = outcomes.select { |outcome| outcome.refusal && !outcome.order.again }
-        return outcomes if doubtful.empty?
-
         done = already(doubtful.map(&:order))
         outcomes.map { |outcome| done[outcome.order] ? repeated(outcome.order, done[outcome.order]) : outcome }
       end
@@ -136,6 +134,7 @@ module Veranda
         @log.append(writes, looked: looked, ballots: -> { outcomes.flat_map(&:ballots) }) do |heads|
           heads.each { |name, head| catch_up(name) if copy(name).seq < head }
           outcomes = decide_all(orders, at)
+          unmoved!(outcomes, looked: looked)
           outcomes.flat_map(&:entries)
         end
         outcomes
@@ -145,16 +144,22 @@ module Veranda
         expected = writes.to_h { |name| [name, copy(name).seq] }
         outcomes = decide_all(orders, at)
         entries, ballots = outcomes.flat_map(&:entries), outcomes.flat_map(&:ballots)
-        # A refusal may be due to something that this process has not heard of yet.
-        unmoved!(expected) if entries.empty? || outcomes.any?(&:refusal)
+        unmoved!(outcomes, looked: looked, expected: expected)
         @log.append_at(entries, expected: expected, looked: looked, ballots: ballots) if entries.any? || ballots.any?
         outcomes
       end
 
-      def unmoved!(expected)
-        heads = @log.heads(expected.keys)
-        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if heads.length < expected.length
-        raise Store::Log::Moved, expected.keys unless heads == expected
+      # What is written shows at the moment of writing whether all of it still is as it was. A refusal, and that there is nothing to do,
+      # may be due to something that this process has not heard of yet.
+      def unmoved!(outcomes, looked:, expected: {})
+        return unless outcomes.any?(&:refusal) || outcomes.all? { |outcome| outcome.entries.empty? }
+
+        known = looked.merge(expected)
+        heads = @log.heads(known.keys)
+        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') unless expected.keys.all? { |name| heads.key?(name) }
+
+        moved = known.reject { |name, seq| heads.fetch(name, seq) == seq }.keys
+        raise Store::Log::Moved, moved if moved.any?
       end
 
       # In a commit of their own, since making them and then waiting for a lock could have two processes wait for each other. One that is
