@@ -222,6 +222,18 @@ describe('staff', () => {
     await waitFor(() => expect(screen.getByText('not yet: 1')).toBeTruthy());
   });
 
+  it('press what does not move when the last answer comes: who is missing stands below it', async () => {
+    server.live = live(11, null);
+    sheet(poll());
+    const missing = await screen.findByText('not yet: Ines');
+    const after = screen.getByRole('button', { name: 'Results' }).compareDocumentPosition(missing);
+    expect(after & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
+    cleanup();
+    server.live = live(12, null);
+    sheet(poll());
+    await waitFor(() => expect(screen.getByText('all have answered')).toBeTruthy());
+  });
+
   it('see what was counted last, however late an older count arrives', async () => {
     let arrive: (older: PollLive) => void = () => {};
     server.live = new Promise<PollLive>((settle) => (arrive = settle));

@@ -4,9 +4,11 @@ import { useQuery } from '@tanstack/react-query';
 import { get } from '../../api/http';
 import type { SetProgress } from '../../api/shapes';
 import { openRound } from '../../live/poll';
+import { firstName } from '../../parts/words/people';
 import { count } from '../../parts/words/times';
 import { usePollActs, usePolls } from '../usePolls';
 import { Card } from './Card';
+import { HowMany, Missing } from './Coming';
 
 interface Props {
   sitting: string;
@@ -56,22 +58,8 @@ export function SetCard({ sitting, at, id, title, polls: ids, hint, onLook }: Pr
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         {count(ids.length, 'poll')} as one form · {open ? 'open' : begun ? 'closed' : 'not opened yet'}
       </Box>
-      {data && data.people.length > 0 && (
-        <Box>
-          <Box component="strong" sx={{ fontSize: 22 }}>
-            {done}
-          </Box>{' '}
-          of {data.people.length} are through
-          {behind.length > 0 && (
-            <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-              {behind
-                .slice(0, MOST_NAMED)
-                .map(({ name, answered }) => `${name.split(' ')[0]} ${answered}`)
-                .join(', ')}
-              {behind.length > MOST_NAMED && ` and ${behind.length - MOST_NAMED} more`}
-            </Box>
-          )}
-        </Box>
+      {begun && data?.people.length !== 0 && (
+        <HowMany done={data && done} of={data?.people.length} what="are through" />
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, '& button': { minHeight: 30, p: '2px 10px' } }}>
         {open ? (
@@ -90,6 +78,15 @@ export function SetCard({ sitting, at, id, title, polls: ids, hint, onLook }: Pr
         )}
         {begun && <Button onClick={() => onLook(id)}>Results</Button>}
       </Box>
+      {begun && behind.length > 0 && (
+        <Missing>
+          {behind
+            .slice(0, MOST_NAMED)
+            .map(({ name, answered }) => `${firstName(name)} ${answered}`)
+            .join(', ')}
+          {behind.length > MOST_NAMED && ` and ${behind.length - MOST_NAMED} more`}
+        </Missing>
+      )}
     </Card>
   );
 }

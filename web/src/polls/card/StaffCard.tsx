@@ -4,10 +4,12 @@ import { DISCUSS, POLL_LIMITS } from '../../api/contracts';
 import type { PollLive, Question } from '../../api/shapes';
 import { useServerNow } from '../../live/hooks';
 import { openRound, type PollState } from '../../live/poll';
+import { firstName } from '../../parts/words/people';
 import { duration } from '../../parts/words/times';
 import { lastTwo, usePollActs, usePollLive } from '../usePolls';
 import { KIND_WORDS, nameless, percent } from '../words';
 import { Card } from './Card';
+import { HowMany, Missing } from './Coming';
 
 interface Props {
   sitting: string;
@@ -36,7 +38,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         <Standing question={question} state={state} />
       </Box>
-      {live && rounds > 0 && <Coming live={live} question={question} open={open !== undefined} />}
+      {rounds > 0 && <HowMany done={live?.answered} of={live?.expected} what="answered" />}
       {!open && live && state && <Worth live={live} onTalk={() => void acts.talk(id, state, at)} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25, '& button': { minHeight: 30, p: '2px 10px' } }}>
         {open ? (
@@ -75,6 +77,7 @@ export function StaffCard({ sitting, at, id, question, state, hint, onLook }: Pr
         {rounds > 0 && <Button onClick={() => onLook(id)}>Results</Button>}
         {!open && (rounds > 0 || !hint) && <Button onClick={() => acts.putAway(id)}>Put away</Button>}
       </Box>
+      {open && live && <Missing>{missingWords(live, question)}</Missing>}
     </Card>
   );
 }
@@ -101,24 +104,14 @@ function Standing({ question, state }: Pick<Props, 'question' | 'state'>) {
   return words.filter((word) => word !== null).join(' · ');
 }
 
-/** How many have answered, and who has not; without names only how many. */
-function Coming({ live, question, open }: { live: PollLive; question: Question; open: boolean }) {
-  const missing = live.missing.map(({ name }) => name.split(' ')[0]).join(', ');
-  const more = live.more > 0 ? ` and ${live.more} more` : '';
+/** Who has not answered; without names only how many. */
+function missingWords(live: PollLive, question: Question): string {
   const left = live.expected - live.answered;
-  return (
-    <Box>
-      <Box component="strong" sx={{ fontSize: 22 }}>
-        {live.answered}
-      </Box>{' '}
-      of {live.expected} answered
-      {open && left > 0 && (
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-          not yet: {nameless(question) ? left : `${missing}${more}`}
-        </Box>
-      )}
-    </Box>
-  );
+  if (live.expected === 0) return 'nobody is here to answer yet';
+  if (left <= 0) return 'all have answered';
+  if (nameless(question)) return `not yet: ${left}`;
+  const names = live.missing.map(({ name }) => firstName(name)).join(', ');
+  return `not yet: ${names}${live.more > 0 ? ` and ${live.more} more` : ''}`;
 }
 
 interface WorthProps {
