@@ -4,5 +4,5 @@ install_gems() {
   bundle config set --local path vendor >/dev/null 2>&1
   bundle check >/dev/null 2>&1 && return 0
   say "Installing gems (a few minutes on a new machine)"
-  bundle install --jobs 2 --quiet || fail "Gems could not be installed. Check the network and start again."
+  MAKEFLAGS=-j2 bundle install --jobs 2 --quiet || fail "Gems could not be installed. Check the network and start again."
 }
