@@ -25,7 +25,7 @@ RSpec.describe 'A rehearsal on stage', type: :journey do
     odalys = enter(:odalys)
     odalys.click_button('Begin with One')
     until_true('stand-ins are seen') { pictures(odalys).any? }
-    until_true('one speaks', within: 90) { voices(odalys).include?('speaks') && heard?(odalys) }
+    until_true('one speaks') { voices(odalys).include?('speaks') && heard?(odalys) }
     perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'speak', allow: false)
     until_true('none is heard') { coming(odalys, 'audio').zero? }
     perform('odalys', 'class.rule', "place/#{sitting}.main", right: 'camera', allow: false)

@@ -24,7 +24,7 @@ module Browsers
     end
   end
 
-  Capybara.default_max_wait_time = 30
+  Capybara.default_max_wait_time = 60
   Capybara.enable_aria_label = true
 
   # The pages are looked at where they stand: the other way takes each to an empty page of its own first, and has a second for that.

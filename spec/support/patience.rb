@@ -3,7 +3,9 @@
 # How long specs wait for what should come. Machines are shared and stand still for many seconds at times; what comes in time is
 # not waited for, so patience costs nothing but where something is broken.
 module Patience
-  SECONDS = 60
+  SECONDS = 120
+  # Films are made with what the machine has to spare, which is nothing for minutes while other specs run beside.
+  FILMS = 400
 
   # Waits until the block is true.
   # @param what [String] what should come to pass, for whoever reads of it that it did not
