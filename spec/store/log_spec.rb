@@ -109,6 +109,18 @@ RSpec.describe Veranda::Deciding::Performer do
     end
   end
 
+  it 'takes what somebody says of a post in a thread of which this process has not heard yet that it was begun with them' do
+    sitting = fresh_class[:sitting]
+    %w[farah jonas].each { |who| perform(who, 'class.join', "sitting/#{sitting}") }
+    performer = described_class.new(ARCHIVE.log)
+    performer.copy("own/#{sitting}.jonas")
+    begun = { id: 't1', people: ['jonas'], staff: false, post: { id: 'first', text: 'Port?' } }
+    perform('farah', 'exchange.begin_thread', "exchange/#{sitting}.main", sitting: sitting, **begun)
+    clap = { 'id' => 'first', 'sign' => 'thanks' }
+    order = Veranda::Deciding::Order.of('thread.react', clap, stream: "thread/#{sitting}.t1", by: Demo::School.person('jonas'), sitting: sitting)
+    expect(performer.perform([order], at: Lessons::NOW.call).first.refusal&.code).to be_nil
+  end
+
   it 'gets its turn while another process writes to the same stream without a pause' do
     other = described_class.new(ARCHIVE.log)
     theirs = 0

@@ -54,7 +54,13 @@ module Veranda
 
       private
 
-      def audience = by_audience? ? [concern.name(:sitting), concern.name(:staff)] : []
+      # In whose threads somebody is, their own stream says.
+      def audience
+        return [] unless by_audience?
+
+        own = :own if Core::Streams::StreamName.kind(stream) == :thread
+        [:sitting, :staff, *own].map { |role| concern.name(role) }
+      end
     end
 
     # What became of an order: the `entries` it caused (none when nothing had to change), the `ballots` of which none was made, or
