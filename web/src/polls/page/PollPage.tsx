@@ -67,9 +67,10 @@ export function PollPage({ sitting, poll: { id, question }, state, at, onLeave }
       const added = await client.do('board.add_page', stream, { page, after: board.pages.at(-1)! });
       if (!added.ok) return;
     }
-    await client.do('board.put', stream, {
+    const put = await client.do('board.put', stream, {
       marks: (await asMarks(question, results, page)).slice(0, MOST_AT_ONCE.put),
     });
+    if (!put.ok) return;
     await client.do('class.show', placeStream(sitting, at), { board: shown.board, page });
     onLeave();
   };

@@ -43,11 +43,13 @@ export function usePutting(sitting: SittingState, activity: Activity, onShown: (
   return useMutation({
     mutationFn: async ({ pieces, lend }: Wish) => {
       const { board } = await made(pieces);
-      await live.do('class.show', main, { board, page: pageOf(activity, pieces) });
-      const people = lend ? authors(sitting, activity, pieces) : [];
+      const { ok } = await live.do('class.show', main, { board, page: pageOf(activity, pieces) });
+      const people = ok && lend ? authors(sitting, activity, pieces) : [];
       if (people.length > 0) await live.do('class.lend_floor', main, { people });
+      return ok;
     },
-    onSuccess: onShown,
+    // What was refused is told by itself; what was chosen stays chosen.
+    onSuccess: (ok) => ok && onShown(),
     onError: (error) => live.notice('not_put_forward', error.message),
   });
 }

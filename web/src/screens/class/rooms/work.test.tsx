@@ -94,7 +94,11 @@ describe('what rooms made', () => {
 
   function shown() {
     const onShown = vi.fn();
-    const { asked, wrapper: Live } = connection({
+    const {
+      asked,
+      socket,
+      wrapper: Live,
+    } = connection({
       you: ODALYS,
       streams: {
         'sitting/s': sitting({
@@ -119,7 +123,7 @@ describe('what rooms made', () => {
       </Work>
     );
     render(<Page />, { wrapper });
-    return { asked, onShown };
+    return { asked, onShown, socket };
   }
   const choose = (name: string) => fireEvent.click(screen.getByLabelText(`Choose ${name}`));
   const put = async (label: string) => {
@@ -134,6 +138,18 @@ describe('what rooms made', () => {
     await put('Put it before the class');
     expect(posted).toEqual([['/api/classes/s/boards', { copy: 'r1--b', named: true }]]);
     expect(asked().filter(([name]) => name === 'class.show')).toEqual([['class.show', { board: 'made', page: 'p1' }]]);
+  });
+
+  it('stays chosen when it may not be shown, and the floor with whom it was', async () => {
+    const { asked, onShown, socket } = shown();
+    choose('Pell');
+    await put('Put it before the class');
+    const { id } = socket.said.find((said) => said.do === 'class.show')!;
+    await act(async () =>
+      socket.tell({ t: 'refused', id: id as string, code: 'class_ended', says: 'This class has ended.' }),
+    );
+    expect(onShown).not.toHaveBeenCalled();
+    expect(asked().map(([name]) => name)).not.toContain('class.lend_floor');
   });
 
   it('of several is side by side, in the order of the rooms, page by page or mark by mark', async () => {
