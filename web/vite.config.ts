@@ -52,7 +52,13 @@ function preloads(): Plugin {
 
 export default defineConfig({
   plugins: [react(), gzipped(), preloads()],
-  test: { environment: 'happy-dom', setupFiles: ['src/testing/setup.ts'], restoreMocks: true },
+  test: {
+    environment: 'happy-dom',
+    setupFiles: ['src/testing/setup.ts'],
+    restoreMocks: true,
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
   build: {
     target: 'es2022',
     assetsInlineLimit: 0,

@@ -111,11 +111,10 @@ module Veranda
           raise(Core::Refusal.new(:no_such_slide, 'There is no such slide.'))
       end
 
+      # In place of one that is there: work that was cut off is done again, at worst while it is still being done.
       def add_slide(id, version, **facts)
-        @db.transaction do
-          @db[:material_slides].where(material_id: id, version: version, slide: facts[:slide]).delete
-          @db[:material_slides].insert(material_id: id, version: version, **facts, tones: Sequel.pg_jsonb(facts[:tones] || []))
-        end
+        row = { material_id: id, version: version, **facts, tones: Sequel.pg_jsonb(facts[:tones] || []) }
+        @db[:material_slides].insert_conflict(target: %i[material_id version slide], update: row).insert(row)
       end
 
       # @param state [String] `working`, `ready` or `failed`

@@ -1,4 +1,7 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
+
+// Machines are shared and stand still for seconds at times; what comes in time is not waited for.
+configure({ asyncUtilTimeout: 30_000 });
 
 afterEach(cleanup);
