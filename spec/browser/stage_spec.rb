@@ -191,6 +191,26 @@ RSpec.describe 'The stage', type: :journey do
     expect(farah).to have_button('Mute')
   end
 
+  it 'is heard and seen again after the live socket was closed, whoever’s it was' do
+    Worker.shared
+    odalys, farah = %i[odalys farah].map { |who| enter(who) }
+    odalys.execute_script("localStorage.setItem('veranda.screen', 'simulated')")
+    odalys.refresh
+    odalys.find('h1').click
+    switch_on(farah, 'Microphone', 'Camera')
+    switch_on(odalys, 'Microphone')
+    odalys.click_button('Share')
+    hears = ->(session, pictures) { coming(session, 'audio') > 10 && coming(session, 'video') > 5 && self.pictures(session).length == pictures }
+    until_true('both are heard and seen') { hears[odalys, 1] && hears[farah, 1] }
+    [farah, odalys, farah].each do |session|
+      before = session.evaluate_script('window.connections.length')
+      session.execute_script('window.hangUp()')
+      until_true('it has begun anew') { session.evaluate_script('window.connections.length') > before }
+      until_true('both are heard and seen again') { hears[odalys, 1] && hears[farah, 1] }
+    end
+    expect(farah).to have_button('Mute').and have_button('Camera off')
+  end
+
   it 'goes along into rooms, each of which hears only its own' do
     %w[nils hana].each { |who| Wire.join(server, who, { sitting: sitting }) }
     farah, jonas = %i[farah jonas].map { |who| enter(who).tap { |session| switch_on(session, 'Microphone') } }

@@ -26,6 +26,7 @@ module OnStage
       };
       window.WebSocket = class extends WebSocket {
         constructor(...given) { super(...given); window.tell = (facts) => this.send(JSON.stringify(facts));
+            window.hangUp = () => this.close();
             window.say = (facts) => window.tell({ t: 'stage', ...facts }); }
       };
     JS

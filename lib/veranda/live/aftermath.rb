@@ -16,7 +16,7 @@ module Veranda
         'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_round],
         'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
-        'sitting.ended' => %i[review tell_timing keep_snapshots keep_tracks finish_polls],
+        'sitting.ended' => %i[review send_home tell_timing keep_snapshots keep_tracks finish_polls],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing review_rights],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
@@ -199,6 +199,14 @@ module Veranda
         peers = @gathering.peers_in(sitting.id).select { |peer| staff.removed.key?(peer.person.id) }
         @welcomes.review(peers, @performer)
         peers.each { |peer| peer.dismiss(Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED)) }
+      end
+
+      # Whoever still waits learns that nobody will let them in any more.
+      def send_home(entry)
+        @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream)).each do |peer|
+          refusal = peer.welcomed && @welcomes.turned_away(peer, @performer)
+          peer.dismiss(refusal) if refusal
+        end
       end
 
       def keep_tracks(entry)

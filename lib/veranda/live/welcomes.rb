@@ -29,7 +29,7 @@ module Veranda
         sitting, staff = facts(peer, performer)
         return if Core::Access.standing(peer.person, sitting, staff)
         return Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED) if staff.removed.key?(peer.person.id)
-        return Core::Refusal.new(:class_ended, 'This class has ended. Ask for the link to its recording.') if sitting.ended?
+        return Core::Refusal.new(:class_ended, 'This class has ended.') if sitting.ended?
 
         Core::Refusal.new(:not_invited, 'You are not invited to this class. Ask for its link.')
       end

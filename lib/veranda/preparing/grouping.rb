@@ -49,6 +49,9 @@ module Veranda
       # @return [Array<Hash>] `{ id:, name: }` of the students who would be dealt
       def people = to_deal({}).map { |id| { id: id, name: names[id] } }
 
+      # @return [Array<Hash>] `{ id:, name: }` of everybody on the roster or in the class, here or not
+      def known = names.map { |id, name| { id: id, name: name } }
+
       # Deals; or opens what was dealt when the cue was fired before. Other server processes may do the same for the same firing, and come
       # to the same id.
       # @param cue [String] id

@@ -11,6 +11,11 @@ module Veranda
       # Tries, and s between them, to be sent something that is not there yet.
       TRIES, PAUSE = 10, 0.2
 
+      # Every beginning has a number of its own, whichever process it is made by: a page that comes back may not take one for another.
+      # Browsers count up to 2 ** 53 without rounding.
+      FIRST_EPOCHS = (1..(2**48)).freeze
+      private_constant :FIRST_EPOCHS
+
       # @param link [Link]
       # @param reach [Hash]
       # @param person [String] id
@@ -26,7 +31,7 @@ module Veranda
         @jobs = Jobs.new(tell)
         @allowed = Allowed.new
         @looking = Looking.new(person)
-        @epoch = 0
+        @epoch = Random.rand(FIRST_EPOCHS)
         @overhearing = Overhearing.new(link, person, @page, again: -> { @jobs.once(:hear) { @overhearing.go_on } })
       end
 
@@ -78,7 +83,7 @@ module Veranda
         end
       end
 
-      # The media server is back.
+      # What was agreed on is gone, at the media server or on the page, which another page of the same person may have taken over from.
       def back = @jobs.once(:anew) { @ceded ? state : enter }
 
       # @param sdp [String] an offer
@@ -215,7 +220,11 @@ module Veranda
       def feeds = @visit&.feeds
       def handle(side) = side == 'hearing' ? @overhearing.handle : @visit&.public_send(side)&.handle
 
-      def state = @page.stands(up: @link.up?, epoch: @epoch, place: @at&.place, feeds: feeds, hears: @overhearing.place)
+      def state
+        return @page.taken_over(up: @link.up?, epoch: @epoch) if @ceded
+
+        @page.stands(up: @link.up?, epoch: @epoch, place: @at&.place, feeds: feeds, hears: @overhearing.place)
+      end
 
       def watch(tries = TRIES)
         watching = @visit&.watching or return

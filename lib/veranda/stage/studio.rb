@@ -112,7 +112,11 @@ module Veranda
       def come(peer, gathering, port)
         return unless @link && peer.sitting_id && !peer.unseen?
 
-        @participants[peer] ||= begin_with(peer, gathering, port)
+        known = @participants[peer]
+        # A page that asks again on the same connection was told all afresh and has dropped what it had.
+        return known.back if known
+
+        @participants[peer] = begin_with(peer, gathering, port)
         stand(peer)
       end
 

@@ -39,7 +39,7 @@ module Veranda
       def taken_over
         @ceded = true
         @jobs.once(:leave) { leave }
-        @page.taken_over(up: @link.up?, epoch: @epoch)
+        state
       end
 
       def changed

@@ -63,11 +63,11 @@ module Veranda
         end
       end
 
-      # @return [Array<String>] streams of boards that were on show or written on in what may be watched; of others nothing is told, not
-      #   that they are there either
+      # @return [Array<String>] streams of boards that were on show, written on or looked at with what a poll came to, in what may be watched;
+      #   of others nothing is told, not that they are there either
       def boards
         @boards ||= @streams.select { |name| Core::Streams::StreamName.kind(name) == :board }.then do |all|
-          all & (@log.moved(all, clock.stretches) | on_show_meanwhile)
+          all & (@log.moved(all, clock.stretches) | on_show_meanwhile | asked_about_meanwhile)
         end
       end
 
@@ -97,7 +97,8 @@ module Veranda
 
       def moment(t, wall, boards: nil, besides: [])
         states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
-        (boards || [*besides, *on_show(states[@place])]).each { |board| states[board] = @log.state_at(board, wall) }
+        seen = boards || [*besides, *on_show(states[@place]), *asked_about(states.values_at(*@polls))]
+        seen.uniq.each { |board| states[board] = @log.state_at(board, wall) }
         { t: t, wall: wall, streams: states.to_h { |name, state| [name, shown.view(name, state)] } }
       end
 
@@ -126,6 +127,22 @@ module Veranda
           within = shown.select { |entry| entry.at.between?(start, stop) }.filter_map { |entry| entry.body[:board] }
           [*on_show(@log.state_at(@place, start)), *within.map { |board| Core::Streams::StreamName.board(board) }]
         end
+      end
+
+      # Boards beneath what polls came to, where that was shown at the beginning of a stretch or in it.
+      def asked_about_meanwhile
+        @polls.flat_map do |name|
+          shown = clock.stretches.any? { |start, _| @log.state_at(name, start).shown } ||
+                  @log.of_kind(name, 'poll_shown').any? { |entry| clock.covers?(entry.at) }
+          shown ? grounds([@log.state(name).first]) : []
+        end
+      end
+
+      def asked_about(polls) = grounds(polls.select(&:shown))
+
+      # @return [Array<String>] streams of boards that polls are about, as far as they may be shown in a recording
+      def grounds(polls)
+        polls.filter_map { |poll| poll.question&.dig(:board) }.map { |board| Core::Streams::StreamName.board(board) } & @streams
       end
 
       # @return [String, nil] stream of the board on show, if it may be shown in a recording

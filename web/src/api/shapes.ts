@@ -3367,10 +3367,11 @@ export interface SurveyRow {
   };
 }
 /**
- * Who would be dealt, the sizes of rooms that they make, who has met, and what could be held again.
+ * Who would be dealt, who is on the roster or in the class, the sizes of rooms that they make, who has met, and what could be held again.
  */
 export interface RoomsOffered {
   people: Author[];
+  known: Author[];
   offers: number[][];
   met: Met[];
   earlier: EarlierActivity[];

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { lazy } from 'react';
+import { lazy, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { get } from '../api/http';
 import { useSession } from '../api/session';
@@ -10,6 +10,7 @@ import { WAITING } from '../live/streams';
 import { Centred } from '../parts/frame/Centred';
 import { Notices } from '../parts/frame/Notices';
 import { Waiting } from '../parts/frame/Waiting';
+import { GroundsContext } from '../polls/grounds';
 import { OnStage } from '../stage/OnStage';
 import { Teaching } from './class/Teaching';
 import { WaitingRoom } from './class/WaitingRoom';
@@ -34,8 +35,10 @@ function Connected({ id, unseen }: { id: string; unseen: boolean }) {
   if (!client) return <Waiting />;
   return (
     <LiveContext value={client}>
-      <AsItStands id={id} />
-      <Notices />
+      <GroundsContext value={client}>
+        <AsItStands id={id} />
+        <Notices />
+      </GroundsContext>
     </LiveContext>
   );
 }
@@ -46,7 +49,16 @@ function AsItStands({ id }: { id: string }) {
   const { status, you, trouble } = useConnection();
   const facts = useQuery({ queryKey: ['class', id], queryFn: () => get<ClassFacts>(`/api/classes/${id}`) });
 
-  if (status === 'refused') return <Refusal says={trouble?.says ?? 'This class is not open to you.'} />;
+  if (status === 'refused')
+    return (
+      <Refusal says={trouble?.says ?? 'This class is not open to you.'}>
+        {trouble?.code === 'class_ended' && (
+          <Button component={Link} to={`/classes/${id}/after`} variant="contained" color="primary">
+            See what is left of it
+          </Button>
+        )}
+      </Refusal>
+    );
   if (facts.error) return <Refusal says={facts.error.message} />;
   if (!you || !facts.data) return <Waiting says="Going to the class" />;
   if (!sitting)
@@ -64,9 +76,10 @@ function AsItStands({ id }: { id: string }) {
   );
 }
 
-function Refusal({ says }: { says: string }) {
+function Refusal({ says, children }: { says: string; children?: ReactNode }) {
   return (
     <Centred alert={says}>
+      {children}
       <Button component={Link} to="/">
         Go to the desk
       </Button>

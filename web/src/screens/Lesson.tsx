@@ -12,6 +12,7 @@ import { Ribbon } from '../parts/frame/Ribbon';
 import { Waiting } from '../parts/frame/Waiting';
 import { useWide } from '../parts/hooks/useWide';
 import { clockTime, day } from '../parts/words/times';
+import { GroundsContext } from '../polls/grounds';
 import { ShelfContext } from '../shelf/ShelfContext';
 import { Conflicts } from './lesson/Conflicts';
 import { Invite } from './lesson/Invite';
@@ -65,89 +66,99 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
   };
   const shelf = useMemo(() => ({ course: lesson.course_id }), [lesson.course_id]);
 
-  const runSheet = <RunSheet lesson={lesson} selected={step?.id ?? null} onSelect={select} onEdit={edit} />;
+  const runSheet = (
+    <Fallible what="The run sheet">
+      <RunSheet lesson={lesson} selected={step?.id ?? null} onSelect={select} onEdit={edit} />
+    </Fallible>
+  );
   const inspecting = (
-    <LessonInspector
-      lesson={lesson}
-      step={step}
-      board={board}
-      page={shown}
-      editing={editing}
-      onMarks={setInspector}
-      onBoard={look}
-      onNewBoard={() => setMaking(true)}
-    />
+    <Fallible what="What is known of this step" of={step?.id}>
+      <LessonInspector
+        lesson={lesson}
+        step={step}
+        board={board}
+        page={shown}
+        editing={editing}
+        onMarks={setInspector}
+        onBoard={look}
+        onNewBoard={() => setMaking(true)}
+      />
+    </Fallible>
   );
 
   return (
-    <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
-      <Ribbon
-        title={lesson.title}
-        under={`${lesson.course} · ${day(lesson.starts_at, 'short')}, ${clockTime(lesson.starts_at)}–${clockTime(ends)}`}
-      >
-        <Box sx={{ flex: 1 }} />
-        <Box role="status" sx={{ fontSize: 14, color: editing.error ? 'error.main' : 'text.secondary' }}>
-          {editing.error?.message ?? (editing.saving ? 'saving' : 'saved')}
-        </Box>
-        <Button component={Link} to={`/shelf/${lesson.course_id}`}>
-          Shelf
-        </Button>
-        <LessonMenu lesson={lesson} />
-        <Invite lesson={lesson} />
-        <Rehearse lesson={lesson.id} />
-        <Button component={Link} to={`/lessons/${lesson.id}/class?again`} variant="contained" color="primary">
-          Go to the doors
-        </Button>
-      </Ribbon>
-      <Conflicts conflicts={editing.conflicts} onClose={editing.forgetConflicts} />
-      <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
-        {wide && runSheet}
-        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
-          {client && board ? (
-            <LiveContext value={client}>
-              <ShelfContext value={shelf}>
-                <Fallible what="The board" of={board.id}>
-                  <BoardPaper
-                    key={board.id}
-                    id={board.id}
-                    title={board.name}
-                    page={shown}
-                    onPage={looking.turn}
-                    inspector={inspector}
-                    wanted={wanted}
-                  />
-                </Fallible>
-              </ShelfContext>
-              <Notices />
-            </LiveContext>
-          ) : (
-            <NoBoard step={step} onNewBoard={() => setMaking(true)} />
+    <GroundsContext value={client}>
+      <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
+        <Ribbon
+          title={lesson.title}
+          under={`${lesson.course} · ${day(lesson.starts_at, 'short')}, ${clockTime(lesson.starts_at)}–${clockTime(ends)}`}
+        >
+          <Box sx={{ flex: 1 }} />
+          <Box role="status" sx={{ fontSize: 14, color: editing.error ? 'error.main' : 'text.secondary' }}>
+            {editing.error?.message ?? (editing.saving ? 'saving' : 'saved')}
+          </Box>
+          <Button component={Link} to={`/shelf/${lesson.course_id}`}>
+            Shelf
+          </Button>
+          <LessonMenu lesson={lesson} />
+          <Invite lesson={lesson} />
+          <Rehearse lesson={lesson.id} />
+          <Button component={Link} to={`/lessons/${lesson.id}/class?again`} variant="contained" color="primary">
+            Go to the doors
+          </Button>
+        </Ribbon>
+        <Conflicts conflicts={editing.conflicts} onClose={editing.forgetConflicts} />
+        <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
+          {wide && runSheet}
+          <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
+            {client && board ? (
+              <LiveContext value={client}>
+                <ShelfContext value={shelf}>
+                  <Fallible what="The board" of={board.id}>
+                    <BoardPaper
+                      key={board.id}
+                      id={board.id}
+                      title={board.name}
+                      page={shown}
+                      onPage={looking.turn}
+                      inspector={inspector}
+                      wanted={wanted}
+                    />
+                  </Fallible>
+                </ShelfContext>
+                <Notices />
+              </LiveContext>
+            ) : (
+              <NoBoard step={step} onNewBoard={() => setMaking(true)} />
+            )}
+          </Box>
+          {wide && inspecting}
+          {!wide && panel && (
+            <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? runSheet : inspecting}</FromBelow>
           )}
         </Box>
-        {wide && inspecting}
-        {!wide && panel && (
-          <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? runSheet : inspecting}</FromBelow>
+        {!wide && (
+          <Box sx={{ flex: 'none', display: 'flex', gap: 1, p: 1 }}>
+            <Button aria-expanded={panel === 'sheet'} onClick={() => setPanel(panel === 'sheet' ? null : 'sheet')}>
+              Run sheet
+            </Button>
+            <Button aria-expanded={panel === 'step'} onClick={() => setPanel(panel === 'step' ? null : 'step')}>
+              {step ? `About “${step.title}”` : 'About this lesson'}
+            </Button>
+          </Box>
+        )}
+        <Fallible what="Readiness">
+          <Readiness findings={lesson.to_mend} onGo={mend} />
+        </Fallible>
+        {making && (
+          <NewBoard
+            course={lesson.course_id}
+            name={step?.title ?? 'Board'}
+            onMake={make}
+            onClose={() => setMaking(false)}
+          />
         )}
       </Box>
-      {!wide && (
-        <Box sx={{ flex: 'none', display: 'flex', gap: 1, p: 1 }}>
-          <Button aria-expanded={panel === 'sheet'} onClick={() => setPanel(panel === 'sheet' ? null : 'sheet')}>
-            Run sheet
-          </Button>
-          <Button aria-expanded={panel === 'step'} onClick={() => setPanel(panel === 'step' ? null : 'step')}>
-            {step ? `About “${step.title}”` : 'About this lesson'}
-          </Button>
-        </Box>
-      )}
-      <Readiness findings={lesson.to_mend} onGo={mend} />
-      {making && (
-        <NewBoard
-          course={lesson.course_id}
-          name={step?.title ?? 'Board'}
-          onMake={make}
-          onClose={() => setMaking(false)}
-        />
-      )}
-    </Box>
+    </GroundsContext>
   );
 }

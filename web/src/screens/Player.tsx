@@ -10,8 +10,10 @@ import { CaptionMenu } from '../captions/CaptionMenu';
 import { useCaptionWish } from '../captions/wish';
 import { MAIN } from '../live/streams';
 import { Centred } from '../parts/frame/Centred';
+import { Fallible } from '../parts/frame/Fallible';
 import { Ribbon } from '../parts/frame/Ribbon';
 import { Waiting } from '../parts/frame/Waiting';
+import { GroundsContext } from '../polls/grounds';
 import { count, day, duration } from '../parts/words/times';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
 import { CaptionsThen } from './player/CaptionsThen';
@@ -28,6 +30,7 @@ import { useHappened, useSkipping } from './player/useHappened';
 import { useNotes } from './player/useNotes';
 import { usePlayback, useTold } from './player/usePlayback';
 import { troubleOf } from './player/trouble';
+import { useOnShow } from './player/useOnShow';
 import { useWatched } from './player/useWatched';
 import { WordsThen } from './player/WordsThen';
 
@@ -76,6 +79,7 @@ function Playing({ facts }: { facts: RecordingFacts }) {
   );
   useWatched(recorder, facts);
   const at = useTold(recorder, ({ room }) => room) ?? MAIN;
+  const onShow = useOnShow(recorder, facts, at);
   const [editing, setEditing] = useState(false);
   const [large, setLarge] = useState(false);
   const [then] = useState(() => () => recorder.wall);
@@ -112,7 +116,9 @@ function Playing({ facts }: { facts: RecordingFacts }) {
           gridTemplateAreas: { xs: '"seen" "paper" "words"', md: '"paper seen" "paper words"' },
         }}
       >
-        <TracksThen {...{ recorder, facts, large }} onLarge={setLarge} />
+        <Fallible what="Sound and picture">
+          <TracksThen {...{ recorder, facts, large }} onLarge={setLarge} />
+        </Fallible>
         <Box
           component="main"
           sx={{
@@ -131,24 +137,32 @@ function Playing({ facts }: { facts: RecordingFacts }) {
               overflow: 'hidden',
             }}
           >
-            <BoardClock value={then}>
-              <BoardThen recorder={recorder} facts={facts} at={at} />
-            </BoardClock>
+            <GroundsContext value={recorder}>
+              <BoardClock value={then}>
+                <Fallible what="What was on the paper at this moment" of={onShow}>
+                  <BoardThen recorder={recorder} facts={facts} at={at} />
+                </Fallible>
+              </BoardClock>
+            </GroundsContext>
           </Box>
           {at === MAIN && <CaptionsThen {...{ recorder, lines: captions.lines, lang: captions.lang }} />}
         </Box>
-        {editing ? (
-          <EditPanel {...{ recorder, facts }} onDone={() => setEditing(false)} />
-        ) : (
-          <WordsThen {...{ recorder, facts, at, captions, own, notes }} />
-        )}
+        <Fallible what={editing ? 'Editing' : 'The exchange'} of={editing}>
+          {editing ? (
+            <EditPanel {...{ recorder, facts }} onDone={() => setEditing(false)} />
+          ) : (
+            <WordsThen {...{ recorder, facts, at, captions, own, notes }} />
+          )}
+        </Fallible>
       </Box>
       <Box
         component="section"
         aria-label="Playing"
         sx={{ flex: 'none', borderTop: 1, borderColor: 'divider', p: 1.5, pb: 1.75 }}
       >
-        <Controls {...{ recorder, facts, happened, marked, languages: captions.languages }} />
+        <Fallible what="The time line">
+          <Controls {...{ recorder, facts, happened, marked, languages: captions.languages }} />
+        </Fallible>
       </Box>
     </Box>
   );

@@ -15,6 +15,9 @@ type Told = Extract<
 /** Under what this browser keeps that it is sent no pictures. */
 export const SOUND_ONLY = 'veranda.sound_only';
 
+/** No beginning that a server tells of. */
+const NONE = 0;
+
 const BOTH = ['microphone', 'camera'] as const;
 const KINDS = { microphone: 'audio', camera: 'video' } as const;
 
@@ -26,7 +29,7 @@ export class Stage {
   state: StageState = { ...NOTHING, soundOnly: localStorage.getItem(SOUND_ONLY) !== null };
 
   private listeners = new Set<() => void>();
-  private epoch = 0;
+  private epoch = NONE;
   private connections: Connections;
   private devices: OwnDevices;
   /** The number under which one hears another place. */
@@ -188,8 +191,9 @@ export class Stage {
   private hear(message: Told) {
     switch (message.t) {
       case 'welcome':
-        // The server has forgotten what it knew of this page.
+        // The server has forgotten what it knew of this page: whatever it tells next is of a new beginning.
         this.drop();
+        this.epoch = NONE;
         return this.come();
       case 'stage':
         return this.learn(message);

@@ -71,7 +71,7 @@ function start(rights = ALL_RIGHTS, invitation: Invitation | null = null) {
   stage.subscribe(() => rerender(shown()));
   const said = () =>
     socket.said.filter(({ t }) => t === 'stage').map(({ act: what, ...more }) => [what, more.switch, more.on]);
-  return { stage, tell, said, asked };
+  return { stage, tell, said, asked, socket };
 }
 
 beforeEach(() => {
@@ -173,6 +173,19 @@ describe('one’s own sound', () => {
     tell({ ...told, epoch: 2 });
     await settled();
     expect(Peer.made).toHaveLength(2);
+  });
+
+  it('begins anew after every welcome, whatever number the server gives to that beginning', async () => {
+    const { tell, stage, said, socket } = start();
+    tell(told);
+    await act(async () => void stage.set('microphone', true));
+    await settled();
+    act(() => socket.tell({ t: 'welcome', v: 2, you: ODALYS, rights: { 'place/s.main': ALL_RIGHTS }, streams: [] }));
+    expect([Peer.made[0]!.closed, said().at(-1)![0]]).toEqual([true, 'come']);
+    tell(told);
+    await settled();
+    expect(Peer.made).toHaveLength(2);
+    expect(said().map(([what]) => what)).toEqual(['come', 'send', 'switch', 'switch', 'come', 'send', 'switch']);
   });
 
   it('lets go of its devices when another window takes over, and is taken back by a button', async () => {

@@ -6,7 +6,7 @@ import { slideAddress } from '../../board/page/addresses';
 import { PageThumb } from '../../board/page/PageThumb';
 import { heightOfMarks } from '../../board/geometry/boxes';
 import { marksOf } from '../../board/page/marksOf';
-import { useBoard } from '../../live/hooks';
+import { useGround } from '../grounds';
 
 interface Props {
   question: Question;
@@ -34,7 +34,7 @@ export function SpotGround({ question, onHeight }: Props) {
 }
 
 function BoardGround({ board, page, onHeight }: { board: string; page?: string; onHeight: Props['onHeight'] }) {
-  const state = useBoard(board);
+  const state = useGround(board);
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(320);
   const at = page ?? state?.pages[0];

@@ -256,9 +256,11 @@ export class Recorder {
     this.views.set(entry.stream, foldOf(entry.stream).apply(view, entry));
     if (entry.kind === 'shown')
       this.fetchMissing(this.view<{ shown: { board: string } | null }>(entry.stream)?.shown?.board);
+    if (entry.kind === 'poll_shown')
+      this.fetchMissing(this.view<{ question: { board?: string } | null }>(entry.stream)?.question?.board);
   }
 
-  /** A board that has been neither on show nor looked at yet is not here yet. */
+  /** A board that has been neither on show nor looked at yet, and that no poll was about, is not here yet. */
   private fetchMissing(board: string | undefined) {
     if (board === undefined || !this.holds(board) || this.views.has(boardStream(board))) return;
     void this.arrive(this.time, ++this.journey);

@@ -9,6 +9,8 @@ import type { Met } from './rooms';
 interface Props {
   /** Of everybody who is in one. */
   names: Map<string, string>;
+  /** Ids of those who are in the class; null while it has not begun. */
+  here: ReadonlySet<string> | null;
   columns: Column[];
   met: Met;
   /** Whether one may be taken away. */
@@ -23,7 +25,19 @@ interface Props {
 }
 
 /** Who is in which room, as columns between which people are dragged, or moved by the list of each name. */
-export function Columns({ names, columns, met, removable, adding, more, onMove, onName, onRemove, onAdd }: Props) {
+export function Columns({
+  names,
+  here,
+  columns,
+  met,
+  removable,
+  adding,
+  more,
+  onMove,
+  onName,
+  onRemove,
+  onAdd,
+}: Props) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const move = (person: string, to: string) => {
     const column = columns.find(({ id }) => id === to);
@@ -51,6 +65,7 @@ export function Columns({ names, columns, met, removable, adding, more, onMove, 
             column={column}
             others={columns.filter(({ id }) => id !== column.id)}
             names={names}
+            here={here}
             met={met}
             onMove={move}
             onName={(name) => onName(column.id, name)}

@@ -9,7 +9,7 @@ import { RoomsHead } from './RoomsPage';
 import { BoardFor } from './BoardFor';
 import { Columns } from './Columns';
 import { Matrix } from './Matrix';
-import { metFrom, namesOf } from './rooms';
+import { hereOf, metFrom, namesOf } from './rooms';
 import { useOffered, useRooms } from './useRooms';
 
 interface Props {
@@ -27,7 +27,7 @@ export function Dealt({ sitting, activity, back, more }: Props) {
   const offered = useOffered(sitting.id, activity.id);
   const { plan } = activity;
   const placed = new Set(activity.rooms.flatMap(({ people }) => people));
-  const names = namesOf(sitting, offered?.people);
+  const names = namesOf(sitting, offered?.known);
   const without = (offered?.people ?? []).map(({ id }) => id).filter((id) => !placed.has(id));
   const met = metFrom(offered?.met ?? []);
   const columns = [
@@ -75,6 +75,7 @@ export function Dealt({ sitting, activity, back, more }: Props) {
       )}
       <Columns
         {...{ names, columns, met }}
+        here={hereOf(sitting)}
         removable={activity.rooms.length > 1}
         adding={rooms.add.isPending}
         more={({ id }) => (

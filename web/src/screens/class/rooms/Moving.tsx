@@ -6,7 +6,7 @@ import { MAIN } from '../../../live/streams';
 import { isStaff } from '../../../parts/words/people';
 import { Columns } from './Columns';
 import { RoomsHead } from './RoomsPage';
-import { inPlace, metFrom, namesOf } from './rooms';
+import { hereOf, inPlace, metFrom, namesOf } from './rooms';
 import { useOffered, useRooms } from './useRooms';
 
 interface Props {
@@ -43,7 +43,8 @@ export function Moving({ sitting, activity, back }: Props) {
       </RoomsHead>
       <Columns
         {...{ columns }}
-        names={namesOf(sitting)}
+        names={namesOf(sitting, offered?.known)}
+        here={hereOf(sitting)}
         met={metFrom(offered?.met ?? [])}
         removable={open.length > 1}
         adding={rooms.add.isPending}

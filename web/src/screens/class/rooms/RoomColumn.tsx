@@ -22,6 +22,8 @@ interface Props {
   column: Column;
   others: Column[];
   names: Map<string, string>;
+  /** Ids of those who are in the class; null while it has not begun. */
+  here: ReadonlySet<string> | null;
   met: Met;
   onMove: (person: string, to: string) => void;
   onName: (name: string) => void;
@@ -32,7 +34,7 @@ interface Props {
 }
 
 /** One room: its name, and those who are in it or will be. */
-export function RoomColumn({ column, others, names, met, onMove, onName, onRemove, children }: Props) {
+export function RoomColumn({ column, others, names, here, met, onMove, onName, onRemove, children }: Props) {
   const { setNodeRef, isOver } = useDroppable({ id: column.id });
   return (
     <Box
@@ -75,7 +77,8 @@ export function RoomColumn({ column, others, names, met, onMove, onName, onRemov
           <Box component="li" key={person} sx={{ minWidth: 0 }}>
             <Chip
               person={person}
-              name={names.get(person) ?? 'Not here yet'}
+              name={names.get(person) ?? 'Somebody'}
+              away={here !== null && !here.has(person)}
               again={
                 column.room
                   ? column.people
@@ -96,6 +99,8 @@ export function RoomColumn({ column, others, names, met, onMove, onName, onRemov
 interface ChipProps {
   person: string;
   name: string;
+  /** Whether they are expected and not here. */
+  away: boolean;
   /** Names of those in the room whom they have sat with before. */
   again: string[];
   others: Column[];
@@ -103,7 +108,7 @@ interface ChipProps {
 }
 
 /** Somebody in a room: dragged to another, or moved by the list that opens. */
-function Chip({ person, name, again, others, onMove }: ChipProps) {
+function Chip({ person, name, away, again, others, onMove }: ChipProps) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: person });
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
@@ -138,6 +143,11 @@ function Chip({ person, name, again, others, onMove }: ChipProps) {
         }}
       >
         {name}
+        {away && (
+          <Box component="span" sx={{ display: 'block', fontSize: 13, color: 'text.secondary' }}>
+            not here yet
+          </Box>
+        )}
         {again.length > 0 && (
           <Box component="span" sx={{ display: 'block', fontSize: 13, color: 'text.secondary' }}>
             before with {inWords(again.map(firstName))}

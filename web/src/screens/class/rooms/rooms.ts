@@ -50,6 +50,10 @@ export function standingOf(activities: Activity[], step: string | undefined): St
 export const namesOf = ({ seats }: SittingState, expected: Author[] = []): Map<string, string> =>
   new Map([...expected, ...seats].map(({ id, name }) => [id, name]));
 
+/** @returns ids of those who are in an open class now; null before that, when nobody is expected yet */
+export const hereOf = (sitting: SittingState): ReadonlySet<string> | null =>
+  sitting.status === 'open' ? new Set(present(sitting).map(({ id }) => id)) : null;
+
 /** How an activity stands, in a few words. */
 export const activityWords = ({ name, rooms, state }: Activity): string =>
   `${name}: ${count(rooms.length, 'room')} ${state === 'dealt' ? 'ready' : state}`;
