@@ -28,13 +28,13 @@ module Veranda
         @rng = rng
         @published = published || proc {}
         @copies = {}
-        @told = {}
         @casting = {}
+        @committed = {}
       end
 
       # @param name [String]
       # @return [StreamCopy] up to date as far as this process has heard
-      def copy(name) = @copies[name] ||= load(name)
+      def copy(name) = @copies[name] ||= StreamCopy.load(name, @log)
 
       # @return [Boolean] whether `name` is held here and behind `seq`
       def behind?(name, seq) = @copies.key?(name) && @copies[name].seq < seq
@@ -51,14 +51,8 @@ module Veranda
       # @raise [StandardError] when nothing was stored; the copies are as they were committed
       def perform(orders, at:)
         outcomes = known_or { commit(orders, at) }
-        outcomes.each { |outcome| outcome.entries.each { |entry| tell(entry) } }
+        outcomes.each { |outcome| outcome.entries.each(&@published) }
         outcomes
-      end
-
-      # Lets go of a stream; it is read afresh when next needed.
-      def forget(name)
-        @copies.delete(name)
-        @told.delete(name)
       end
 
       private
@@ -123,10 +117,12 @@ module Veranda
         looked = looked(orders, writes)
         writes.any? { |name| copy(name).shared? } ? append_locked(orders, at, writes, looked) : append_at_once(orders, at, writes, looked)
       rescue StandardError => e
-        # The copies hold what was decided in vain.
-        writes.each { |name| @copies.delete(name) }
+        # What was decided in vain goes; folding all anew would hold up everybody else.
+        @copies.update(@committed)
         @log.disconnect if e.is_a?(Sequel::DatabaseDisconnectError)
         raise
+      ensure
+        @committed = {}
       end
 
       def append_locked(orders, at, writes, looked)
@@ -173,6 +169,7 @@ module Veranda
 
       def decide_all(orders, at)
         done = already(orders.select(&:again))
+        @committed = orders.flat_map(&:writes).uniq.to_h { |name| [name, copy(name).dup] }
         ids = {}
         @casting = {}.compare_by_identity
         orders.map do |order|
@@ -225,21 +222,7 @@ module Veranda
 
       def take(copy, entry)
         copy.take(entry)
-        tell(entry)
-      end
-
-      def tell(entry)
-        @told[entry.stream] = entry.seq
         @published.call(entry)
-      end
-
-      # A copy is dropped when a commit fails, because it holds what was decided in vain. What
-      # others committed meanwhile is in the new copy but has not been published here yet.
-      def load(name)
-        @copies[name] = copy = StreamCopy.load(name, @log)
-        @log.entries(name, after: @told[name], last: copy.seq).each { |entry| tell(entry) } if @told.key?(name)
-        @told[name] ||= copy.seq
-        copy
       end
     end
   end

@@ -33,6 +33,12 @@ module Veranda
         @at = at
       end
 
+      # One that goes its own way: what is decided on it in vain is thrown away with it.
+      def initialize_copy(_other)
+        super
+        @state = @state.dup
+      end
+
       # Takes in what another process has added.
       # @param entry [Core::Streams::Entry] the next one
       def take(entry)

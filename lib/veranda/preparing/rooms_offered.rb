@@ -11,13 +11,13 @@ module Veranda
         @row = archive.sittings.fetch(sitting_id)
       end
 
-      # @return [Hash] `{ people:, known:, offers:, met:, earlier: }`: `{ id:, name: }` of those who would be dealt and of everybody who can be
-      #   in a room, sizes of the rooms of each arrangement, pairs with how often they have met, and activities that could be held again
+      # @return [Hash] `{ people:, known:, offers:, met:, earlier: }`: `{ id:, name: }` of those who would be dealt and of everybody who can
+      #   be in a room, sizes of the rooms of each arrangement, pairs with how often they have met, and activities that could be held again
       def call
         grouping = Grouping.new(@archive, @row[:id])
         people = grouping.people
-        { people: people, known: grouping.known, offers: Core::Groups::Sizes.offers(people.length), met: met(people.map { |person| person[:id] }),
-          earlier: @archive.room_work.earlier(@row, classes) }
+        { people: people, known: grouping.known, offers: Core::Groups::Sizes.offers(people.length),
+          met: met(people.map { |person| person[:id] }), earlier: @archive.room_work.earlier(@row, classes) }
       end
 
       private

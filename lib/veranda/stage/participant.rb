@@ -13,7 +13,7 @@ module Veranda
 
       # Every beginning has a number of its own, whichever process it is made by: a page that comes back may not take one for another.
       # Browsers count up to 2 ** 53 without rounding.
-      FIRST_EPOCHS = (1..(2**48)).freeze
+      FIRST_EPOCHS = (1..(2**48))
       private_constant :FIRST_EPOCHS
 
       # @param link [Link]

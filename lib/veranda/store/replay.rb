@@ -63,8 +63,8 @@ module Veranda
         end
       end
 
-      # @return [Array<String>] streams of boards that were on show, written on or looked at with what a poll came to, in what may be watched;
-      #   of others nothing is told, not that they are there either
+      # @return [Array<String>] streams of boards that were on show, written on or seen beneath what a poll came to, in what may be
+      #   watched; of others nothing is told, not that they are there either
       def boards
         @boards ||= @streams.select { |name| Core::Streams::StreamName.kind(name) == :board }.then do |all|
           all & (@log.moved(all, clock.stretches) | on_show_meanwhile | asked_about_meanwhile)

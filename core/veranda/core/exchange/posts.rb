@@ -21,6 +21,11 @@ module Veranda
           @pinned = pinned
         end
 
+        def initialize_copy(_other)
+          super
+          @posts = @posts.dup
+        end
+
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)

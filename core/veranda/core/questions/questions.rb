@@ -28,6 +28,11 @@ module Veranda
           @nameless = false
         end
 
+        def initialize_copy(_other)
+          super
+          @all = @all.dup
+        end
+
         # @return [Array<Hash>] those that are still to be answered
         def waiting = @all.each_value.select { |question| question[:state] == 'open' }
 

@@ -40,6 +40,11 @@ module Veranda
           @names_hidden = false
         end
 
+        def initialize_copy(_other)
+          super
+          @parts, @chapters, @captions = [@parts, @chapters, @captions].map(&:dup)
+        end
+
         # @return [Boolean] whether people are called by numbers
         def names_hidden? = @names_hidden
 

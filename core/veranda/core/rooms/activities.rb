@@ -19,6 +19,14 @@ module Veranda
           @by_id = rows.to_h { |row| [row[:id], row] }
         end
 
+        # Rooms are changed where they stand.
+        def initialize_copy(_other)
+          super
+          @by_id = @by_id.transform_values do |activity|
+            { **activity, rooms: activity[:rooms].map { |room| { **room, people: room[:people].dup } } }
+          end
+        end
+
         # @return [Array<Hash>]
         def to_a = @by_id.values
 

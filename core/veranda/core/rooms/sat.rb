@@ -17,6 +17,12 @@ module Veranda
           @rooms.each { |room, facts| facts[:people].each { |id, time| @room_of[id] = room if time[:from] } }
         end
 
+        def initialize_copy(_other)
+          super
+          @rooms = @rooms.transform_values { |facts| { **facts, people: facts[:people].transform_values(&:dup) } }
+          @room_of = @room_of.dup
+        end
+
         def opened(room, at) = @rooms[room] ||= { opened_at: at, people: {} }
 
         # Somebody is in a place from now on, or nowhere.

@@ -31,6 +31,11 @@ module Veranda
           @rooms = []
         end
 
+        def initialize_copy(_other)
+          super
+          @threads, @copies = [@threads, @copies].map(&:dup)
+        end
+
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)

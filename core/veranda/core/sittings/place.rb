@@ -62,6 +62,11 @@ module Veranda
           @rules = Rights::HouseRules.new
         end
 
+        def initialize_copy(_other)
+          super
+          @signals = @signals.dup
+        end
+
         # @param entry [Streams::Entry]
         # @return [self]
         def apply(entry)

@@ -30,6 +30,13 @@ module Veranda
           @sat = Rooms::Sat.new
         end
 
+        def initialize_copy(_other)
+          super
+          @moves, @extra, @sat = [@moves, @extra, @sat].map(&:dup)
+          @stretches = @stretches.map(&:dup)
+          @seats = @seats.transform_values(&:dup)
+        end
+
         def planned? = @status == 'planned'
         def open? = @status == 'open'
         def ended? = @status == 'ended'

@@ -48,6 +48,13 @@ module Veranda
           @each = false
         end
 
+        def initialize_copy(_other)
+          super
+          @waiting, @removed, @threads, @copies, @invited, @activities, @polls =
+            [@waiting, @removed, @threads, @copies, @invited, @activities, @polls].map(&:dup)
+          @copies_by_person = @copies_by_person.transform_values(&:dup)
+        end
+
         # @return [Boolean] whether each comes in only when they are let in, though the doors are open
         def each? = @each
 

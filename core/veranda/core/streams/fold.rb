@@ -8,7 +8,8 @@ module Veranda
       #
       #   Fold.over('board/7', entries).marks
       #
-      # States are owned by whoever folds them and change in place; commands only read them.
+      # States are owned by whoever folds them and change in place; commands only read them. A `dup` of one goes its own way, and costs
+      # little: rows are replaced, never changed, so that a state copies its tables of them and no more.
       # Kinds of entries that a state does not know change nothing.
       module Fold
         # Kinds that change no state: they matter to whoever watches, not to what is.

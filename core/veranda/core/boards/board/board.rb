@@ -39,6 +39,11 @@ module Veranda
           @locked = locked
         end
 
+        def initialize_copy(_other)
+          super
+          @page_facts, @marks, @authors, @history = [@page_facts, @marks, @authors, @history].map(&:dup)
+        end
+
         # @return [Boolean] whether only staff change anything on the board
         def locked? = @locked
 

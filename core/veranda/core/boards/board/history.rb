@@ -19,6 +19,11 @@ module Veranda
           @size = [done, undone].sum { |steps| steps.each_value.sum { |own| lengths(own) } }
         end
 
+        def initialize_copy(_other)
+          super
+          @done, @undone = [@done, @undone].map { |steps| steps.transform_values(&:dup) }
+        end
+
         # @return [Integer] operations that could be taken back or done again
         attr_reader :size
 

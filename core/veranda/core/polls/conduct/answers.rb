@@ -9,6 +9,9 @@ module Veranda
       # With names a round is what each person answered last. Without, it is what was counted when it closed: how often each answer was
       # given, and how people moved since earlier rounds ({CountBallots}).
       class Answers
+        ROUNDS = ->(hash, round) { hash[round] = {} }
+        private_constant :ROUNDS
+
         # @return [Hash{String => String}] keys of written answers that staff have put to others, see {Likeness}
         attr_reader :moved
         # @return [Hash{String => String}] what staff call a group of them, by its key
@@ -17,11 +20,19 @@ module Veranda
         attr_reader :struck
 
         def initialize
-          @by_person = Hash.new { |hash, round| hash[round] = {} }
+          @by_person = Hash.new(&ROUNDS)
           @counted = {}
           @moved = {}
           @named = {}
           @struck = []
+        end
+
+        def initialize_copy(_other)
+          super
+          # Each round begins empty in this copy and in no other.
+          @by_person = @by_person.transform_values(&:dup)
+          @by_person.default_proc = ROUNDS
+          @counted, @moved, @named = [@counted, @moved, @named].map(&:dup)
         end
 
         # @param round [Integer]

@@ -16,6 +16,11 @@ module Veranda
           @by_id = rows.to_h { |row| [row[:id], row] }
         end
 
+        def initialize_copy(_other)
+          super
+          @by_id = @by_id.dup
+        end
+
         # @return [Array<Hash>]
         def to_a = @by_id.values
 
