@@ -18,6 +18,7 @@ RSpec.describe Veranda::Aside::Pool do
     def ask(name, arguments)
       @asked << arguments[:n]
       raise IOError, 'gone' if name == :fall_over
+      raise TypeError, 'no _dump_data is defined for class Proc' if name == :odd
 
       @gate.wait
       [:done, arguments[:n]]
@@ -80,6 +81,15 @@ RSpec.describe Veranda::Aside::Pool do
     let_through(2)
     expect(again.wait).to eq(2)
     expect(helpers.length).to eq(2)
+  end
+
+  it 'answers whoever asks for what cannot be asked for, and whoever comes after them' do
+    allow(Complaint).to receive(:of) if defined?(Complaint)
+    allow(Console).to receive(:error)
+    expect(ask('farah', 1, :odd).wait).to eq(:fault)
+    again = ask('farah', 2)
+    let_through(2)
+    expect(again.wait).to eq(2)
   end
 
   it 'goes on at once when somebody left in the middle of what a real process does for them' do

@@ -13,7 +13,7 @@ RSpec.describe 'A copy of a state' do
     rng = Random.new(7)
     3.times { |seed| random_class(Random.new(seed)) }
     kinds = streams.group_by { |name| Core::Streams::StreamName.kind(name) }
-    expect(kinds.keys).to include(:board, :sitting, :staff, :place, :own, :exchange, :poll, :answers, :questions)
+    expect(kinds.keys).to include(:board, :sitting, :staff, :place, :own, :exchange, :poll, :answers)
     kinds.values.flat_map { |names| names.sample(25, random: rng) }.each do |name|
       entries = ARCHIVE.log.entries(name)
       at = rng.rand(entries.length)

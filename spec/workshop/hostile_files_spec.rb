@@ -122,6 +122,26 @@ RSpec.describe 'Files that mean harm' do
     end
   end
 
+  # Ids of processes that run a program with these arguments.
+  def running(*command)
+    Dir['/proc/[0-9]*/cmdline'].select { |file| File.read(file).split("\0") == command }.map { |file| Integer(file[/\d+/]) }
+  rescue SystemCallError
+    retry
+  end
+
+  it 'are let go of with all that was started for them when whoever asked is killed, and when their time is over' do
+    seconds = (7_000 + rand(1_000)).to_s
+    command = ['sh', '-c', "sleep #{seconds} & sleep #{seconds}; true"]
+    run = "require '#{Veranda::ROOT}/config/environment'; Veranda::Workshop::Tool.run(*#{command.inspect}, dir: #{scratch.inspect}, seconds: 500)"
+    asking = Process.spawn(RbConfig.ruby, '-e', run)
+    until_true('both are under way') { running('sleep', seconds).length == 2 }
+    Process.kill(:KILL, asking)
+    Process.wait(asking)
+    until_true('nothing is left of it') { running('sleep', seconds).empty? }
+    expect { Veranda::Workshop::Tool.run(*command, dir: scratch, seconds: 1) }.to raise_error(Veranda::Workshop::Tool::TooLong)
+    until_true('nothing is left of it') { running('sleep', seconds).empty? }
+  end
+
   it 'are opened without our secrets, in a folder of their own, for a limited time' do
     said = Veranda::Workshop::Tool.run('env', dir: scratch)
     expect(said).not_to match(/DATABASE_URL|VERANDA|#{Regexp.escape(Veranda::ROOT)}/o)

@@ -7,10 +7,12 @@ module Veranda
     # The process beside: `aside.rb` at the root, spoken to over a pair of sockets. It ends when this process does.
     class Helper
       SCRIPT = File.join(ROOT, 'aside.rb')
+      # Also in the middle of something, and with it whatever it has started (see {Workshop::Tool}).
+      ENDS_WITH_US = %w[setpriv --pdeathsig KILL].freeze
 
       def initialize
         @socket, theirs = UNIXSocket.pair
-        @pid = Process.spawn({ 'RUBY_GC_HEAP_INIT_SLOTS' => nil, 'RUBY_GC_HEAP_FREE_SLOTS' => nil }, RbConfig.ruby, SCRIPT,
+        @pid = Process.spawn({ 'RUBY_GC_HEAP_INIT_SLOTS' => nil, 'RUBY_GC_HEAP_FREE_SLOTS' => nil }, *ENDS_WITH_US, RbConfig.ruby, SCRIPT,
                              in: theirs, out: :err, close_others: true, pgroup: true)
         theirs.close
       end
@@ -35,8 +37,8 @@ module Veranda
         @socket.shutdown
         Process.kill(:KILL, -pid)
         Process.detach(pid)
-      rescue Errno::ESRCH
-        nil
+      rescue SystemCallError, IOError
+        # It is gone already.
       end
     end
   end

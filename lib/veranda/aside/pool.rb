@@ -123,6 +123,12 @@ module Veranda
         @helper = nil
         Console.warn(self, "#{task.name} was not finished", e) unless task.answer.resolved?
         [:refused, :export_failed, 'This took too long and was given up. Nothing was changed; try a smaller part.']
+      rescue StandardError => e
+        # Whoever waits gets an answer, and others their turn. What the helper is at, nobody knows any more.
+        Complaint.of(self, "#{task.name} could not be asked for", e)
+        @helper&.stop
+        @helper = nil
+        [:refused, :fault, 'Something went wrong here. What you had is kept; try again in a moment.']
       end
     end
   end

@@ -15,6 +15,13 @@ module Veranda
       class TooLong < Failed; end
 
       GIGABYTE = 1024**3
+      # A program and all that it starts end when whoever asked for it does. The word of that (prctl(2), PR_SET_PDEATHSIG) comes to one process
+      # alone and is forgotten where it changes its rights, so that it comes last of all; timeout(1) passes it on to the whole group, and
+      # stops the group by itself when its time is over, whatever became of us.
+      GUARDED = %w[setpriv --pdeathsig TERM timeout --signal KILL --kill-after 1].freeze
+      # s that we have to stop it ourselves before its own limit does.
+      OURS_FIRST = 5
+      private_constant :GUARDED, :OURS_FIRST
 
       module_function
 
@@ -57,7 +64,8 @@ module Veranda
 
       def start(command, dir, seconds, memory, environment, said, wrong)
         limits = ['prlimit', "--as=#{memory}", "--cpu=#{(2 * seconds).ceil}", "--fsize=#{2 * GIGABYTE}", '--core=0', '--']
-        Process.spawn(plain(dir).merge(environment), *limits, *apart, *command, chdir: dir, unsetenv_others: true, pgroup: true,
+        guarded = [*GUARDED, (seconds + OURS_FIRST).ceil.to_s, *command]
+        Process.spawn(plain(dir).merge(environment), *limits, *apart, *guarded, chdir: dir, unsetenv_others: true, pgroup: true,
                                                                                 in: '/dev/null', out: said.path, err: wrong.path)
       end
 
