@@ -37,4 +37,11 @@ RSpec.describe 'A board that a student makes' do
     expect(made_so_far).to eq(([201] * 10) + [422])
     expect(ARCHIVE.lessons.boards(made[:lesson]).length).to eq(12)
   end
+
+  it 'is one of ten also when somebody makes many at the same moment' do
+    join('odalys').do('class.rule', room, right: 'add', allow: true)
+    join('farah')
+    codes = Array.new(14) { |i| Thread.new { VisitorClient.new(server, as: 'farah').post("/api/classes/#{made[:sitting]}/own-boards", { name: "Nr #{i}" }).status } }.map(&:value)
+    expect(codes.tally).to eq(201 => 10, 422 => 4)
+  end
 end

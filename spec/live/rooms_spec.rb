@@ -116,6 +116,20 @@ RSpec.describe 'Breakout rooms' do
     expect(ARCHIVE.log.entries("staff/#{sitting}").map(&:kind).count('rooms_opened')).to eq(1)
   end
 
+  it 'leave no board behind when they may not open, and keep the names of those who are expected' do
+    offered = staff.get(path).body['known']
+    expect(offered.map { |row| row['name'] }).to include('Farah Lindqvist', 'Keiko Brandão')
+    %w[odalys farah jonas nils].each { |who| join(who) }
+    first, second = deal, deal
+    open_rooms(first)
+    boards = -> { ARCHIVE.db[:boards].where(sitting_id: sitting).count }
+    before = boards.call
+    expect(staff.post("#{path}/#{second}/open").code).to eq('rooms_open')
+    expect(boards.call).to eq(before)
+    # Those who have not come are known by name all the same.
+    expect(staff.get(path).body['known'].map { |row| row['name'] }).to include('Keiko Brandão')
+  end
+
   it 'are opened once by two who open at once, on two server processes, and bring back on both' do
     servers = Array.new(2) { Server.new(processes: 2) }
     wires = %w[odalys farah jonas nils].each_with_index.to_h { |who, i| [who, join(who, servers[i % 2])] }

@@ -21,14 +21,9 @@ module Veranda
 
       post '/api/uploads' do
         facts = Core::Contract.check(NEW, input)
-        facts[:sitting] ? posting!(facts) : shelving!(facts)
-        if archive.uploads.open_of(someone![:id]) >= MOST_OPEN
-          raise Core::Refusal.new(:too_fast, 'Many uploads are under way. Wait until some are through.')
-        end
-
         archive.uploads.sweep(before: Time.now - FORGOTTEN)
-        upload = archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], sitting_id: facts[:sitting],
-                                       **facts.except(:course, :sitting))
+        # What somebody has under way, and how much they post in a day, is counted with what they begin now.
+        upload = Store::Turn.of(archive.db, 'uploads', someone![:id]) { begin_one(facts) }
         status 201
         json(shown(upload))
       end
@@ -50,6 +45,16 @@ module Veranda
       end
 
       private
+
+      def begin_one(facts)
+        facts[:sitting] ? posting!(facts) : shelving!(facts)
+        if archive.uploads.open_of(someone![:id]) >= MOST_OPEN
+          raise Core::Refusal.new(:too_fast, 'Many uploads are under way. Wait until some are through.')
+        end
+
+        archive.uploads.begin(course_id: facts[:course], person_id: someone![:id], sitting_id: facts[:sitting],
+                              **facts.except(:course, :sitting))
+      end
 
       def shelving!(facts)
         raise Core::Refusal.new(:bad_input, 'A file goes to the shelf of a course, or to a class.') unless facts[:course]

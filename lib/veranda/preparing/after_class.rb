@@ -5,8 +5,6 @@ module Veranda
     # What is left of a class for whoever was in its course: the recording, its boards, polls, words and what was played and posted, as far
     # as they may watch it; without that the boards that are open to them.
     class AfterClass
-      # Own boards of one person in a lesson, see {OwnBoard}.
-      MOST = OwnBoard::MOST
       # Letters of a board's name that its copy is called by.
       NAME = 70
 
@@ -38,16 +36,10 @@ module Veranda
       def copy(board)
         _, name, state = @writing&.drawn&.find { |id,| id == board }
         raise Core::Refusal.new(:no_such_board, 'This board is not part of what you may watch.') unless state
-        if @archive.lessons.owned(@row[:lesson_id], @person.id) >= MOST
-          raise Core::Refusal.new(:too_many_boards, "You have #{MOST} boards of your own in this lesson already.")
-        end
 
         # All of it or nothing.
-        @archive.db.transaction do
-          id = @archive.lessons.add_board(@row[:lesson_id], name: "#{name[0, NAME]}, my copy", audience: 'people', outside: 'work',
-                                                            owner_id: @person.id, people: Sequel.pg_array([@person.id], :text))
+        @archive.lessons.add_own(@row[:lesson_id], @person.id, name: "#{name[0, NAME]}, my copy") do |id|
           Deciding::Perform.call(@archive.log, 'board.take_in', state.as_taken_in, stream: Core::Streams::StreamName.board(id))
-          id
         end
       end
 

@@ -42,8 +42,11 @@ module Veranda
         boards = boards_for(found, found[:rooms])
         rooms = found[:rooms].map { |room| { id: room[:id], boards: boards[room[:id]] } }
         people = found[:rooms].flat_map { |room| room[:people] } | here.map { |row| row[:id] }
-        opened = perform('rooms.open', activity: activity, rooms: rooms, people: people)
-        discard(rooms, found) if opened.entries.empty?
+        with_boards(rooms, found) do
+          opened = perform('rooms.open', activity: activity, rooms: rooms, people: people)
+          # Somebody else has opened them at this very moment, with boards of their own.
+          discard(rooms, found) if opened.entries.empty?
+        end
       end
 
       # @return [Array<Hash>] `{ id:, name: }` of the students who would be dealt
@@ -77,7 +80,9 @@ module Veranda
         room = { id: Store::Ids.call, name: Core::Name.clean(name)[0, Core::Rooms::GroupPlan::LONGEST_NAME] }
         open = found[:state] == 'open'
         boards = open ? boards_for(found, [{ **room, boards: [] }])[room[:id]] : []
-        perform('rooms.add', activity: activity, room: room[:id], name: room[:name], boards: boards, ends_at: (ends_at(found) if open))
+        with_boards([{ boards: boards }], found) do
+          perform('rooms.add', activity: activity, room: room[:id], name: room[:name], boards: boards, ends_at: (ends_at(found) if open))
+        end
         room[:id]
       end
 
@@ -97,16 +102,19 @@ module Veranda
         end
 
         made = @archive.room_work.make_boards(@row, open.map { |room| { **room.slice(:id, :name), from: [row] } })
-        given(activity, made.map { |room, boards| { id: room, board: boards.first } })
+        with_boards(made.map { |_, boards| { boards: boards } }) do
+          perform('rooms.give', activity: activity, rooms: made.map { |room, boards| { id: room, board: boards.first } })
+        end
       end
 
       private
 
-      # What came to no room after all is let go of.
-      def given(activity, rooms)
-        perform('rooms.give', activity: activity, rooms: rooms)
+      # Boards that were made for rooms and come to none, because what they were made for cannot be done, are let go of.
+      # @param activity [Hash] whose rooms have boards already
+      def with_boards(rooms, activity = { rooms: [] })
+        yield
       rescue Core::Refusal
-        @archive.room_work.discard(rooms.map { |room| room[:board][:id] })
+        discard(rooms, activity)
         raise
       end
 
@@ -165,7 +173,6 @@ module Veranda
         groups.each_with_index.map { |some, i| { id: Store::Ids.call, name: Core::Rooms::GroupPlan.room_name(plan, i), people: some } }
       end
 
-      # Somebody else has opened them at this very moment, with boards of their own.
       def discard(rooms, activity)
         ids = ->(some) { some.flat_map { |room| room[:boards].map { |board| board[:id] } } }
         @archive.room_work.discard(ids.call(rooms) - ids.call(activity[:rooms]))

@@ -4,9 +4,6 @@ module Veranda
   module Preparing
     # A board that a student makes in a class and owns: for themselves and for staff, until staff open it to others.
     class OwnBoard
-      # So many one person makes in a lesson.
-      MOST = 10
-
       # @param archive [Store::Archive]
       # @param sitting_id [String]
       # @param by [Core::Person]
@@ -21,11 +18,8 @@ module Veranda
       # @raise [Core::Refusal] `not_here`, `may_not_add`, `too_many_boards`
       def call(name:)
         may!
-        raise too_many if @archive.lessons.owned(@sitting[:lesson_id], @by.id) >= MOST
-
-        id = @archive.lessons.add_board(@sitting[:lesson_id], name: Core::Name.clean(name), audience: 'people', outside: 'work',
-                                                              people: Sequel.pg_array([@by.id], :text), owner_id: @by.id,
-                                                              rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
+        id = @archive.lessons.add_own(@sitting[:lesson_id], @by.id, name: Core::Name.clean(name),
+                                                                    rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
         Classes.new(@archive).boards_changed_in(@sitting)
         @archive.lessons.board(id)
       end
@@ -43,8 +37,6 @@ module Veranda
       end
 
       def state(stream) = @archive.log.state(stream).first
-
-      def too_many = Core::Refusal.new(:too_many_boards, "You have made #{MOST} boards here. Go on on one of them.")
     end
   end
 end

@@ -126,7 +126,7 @@ module Veranda
       def marks(id)
         question = staff.polls[id][:question]
         students = sitting.seats.values.reject(&:staff?).map(&:id)
-        @marks ||= Core::Polls::CountMarks.count(@log.state(names.board(question[:board])).first, question, students)
+        (@marks ||= {})[id] ||= Core::Polls::CountMarks.count(@log.state(names.board(question[:board])).first, question, students)
       end
 
       def answer_of(poll, id, round, person)

@@ -93,8 +93,24 @@ module Veranda
         id
       end
 
-      # @return [Integer] how many boards of a lesson somebody made
-      def owned(lesson_id, person_id) = @db[:boards].where(lesson_id: lesson_id, owner_id: person_id, copy_of: nil).count
+      # So many boards of their own somebody has in a lesson, besides copies that they were given.
+      MOST_OWN = 10
+
+      # Makes a board that is one person's own; whatever else the block does with it is in the same commit.
+      # @param facts [Hash] as for {#add_board}
+      # @yieldparam id [String]
+      # @return [String] id
+      # @raise [Core::Refusal] `too_many_boards`
+      def add_own(lesson_id, person_id, **facts)
+        Turn.of(@db, 'own boards', lesson_id, person_id) do
+          if @db[:boards].where(lesson_id: lesson_id, owner_id: person_id, copy_of: nil).count >= MOST_OWN
+            raise Core::Refusal.new(:too_many_boards, "You have made #{MOST_OWN} boards in this lesson. Go on on one of them.")
+          end
+
+          own = { owner_id: person_id, people: Sequel.pg_array([person_id], :text), audience: 'people', outside: 'work' }
+          add_board(lesson_id, **own, **facts).tap { |id| yield id if block_given? }
+        end
+      end
 
       # @param changes [Hash] any of `name`, `audience`, `people`, `outside`, `template`, `first_page`
       # @return [Hash] the board

@@ -19,11 +19,13 @@ module Veranda
       # @param at [Integer] ms since the epoch
       # @raise [Core::Refusal] `too_many_notes`
       def add(sitting_id, person_id, at:, words:)
-        if mine(sitting_id, person_id).count >= MOST
-          raise Core::Refusal.new(:too_many_notes, "You have #{MOST} notes in this recording. Throw some away first.")
-        end
+        Turn.of(@db, 'notes', sitting_id, person_id) do
+          if mine(sitting_id, person_id).count >= MOST
+            raise Core::Refusal.new(:too_many_notes, "You have #{MOST} notes in this recording. Throw some away first.")
+          end
 
-        @db[:notes].insert(id: Ids.call, sitting_id: sitting_id, person_id: person_id, at: at, words: words)
+          @db[:notes].insert(id: Ids.call, sitting_id: sitting_id, person_id: person_id, at: at, words: words)
+        end
       end
 
       def drop(sitting_id, person_id, id) = mine(sitting_id, person_id).where(id: id).delete

@@ -42,13 +42,15 @@ module Veranda
       # @param question [Hash]
       # @return [Hash] the row
       def add(course, question, labels, by)
-        raise Core::Refusal.new(:too_many_polls, "The bank of a course holds #{MOST} polls. Take some out first.") if full?(course)
+        Turn.of(@db, 'poll bank', course) do
+          raise Core::Refusal.new(:too_many_polls, "The bank of a course holds #{MOST} polls. Take some out first.") if full?(course)
 
-        id = Ids.call
-        last = @db[:polls].where(course_id: course).max(:place) || 0
-        @db[:polls].insert(id: id, course_id: course, question: Sequel.pg_jsonb(question), labels: Sequel.pg_array(labels, :text),
-                           place: last + 1, made_by: by)
-        fetch(course, id)
+          id = Ids.call
+          last = @db[:polls].where(course_id: course).max(:place) || 0
+          @db[:polls].insert(id: id, course_id: course, question: Sequel.pg_jsonb(question), labels: Sequel.pg_array(labels, :text),
+                             place: last + 1, made_by: by)
+          fetch(course, id)
+        end
       end
 
       # @return [Hash] the row

@@ -17,10 +17,12 @@ module Veranda
       # @param minutes [Array<Integer>] of the class, from 0 on
       # @param stopped_at [Integer] ms since the epoch
       def note(sitting_id, watcher, person_id:, minutes:, stopped_at:)
-        return if @db[:watching].where(sitting_id: sitting_id).count >= MOST && stopped(sitting_id, watcher).nil?
+        Turn.of(@db, 'watching', sitting_id) do
+          next if @db[:watching].where(sitting_id: sitting_id).count >= MOST && stopped(sitting_id, watcher).nil?
 
-        @db[ADD, sitting_id: sitting_id, watcher: watcher, person_id: person_id, stopped_at: stopped_at,
-                 minutes: Sequel.pg_array(minutes, :integer)].insert
+          @db[ADD, sitting_id: sitting_id, watcher: watcher, person_id: person_id, stopped_at: stopped_at,
+                   minutes: Sequel.pg_array(minutes, :integer)].insert
+        end
       end
 
       # @return [Integer, nil] where somebody stopped, ms since the epoch

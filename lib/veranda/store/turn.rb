@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Store
+    # What is counted and then added to is done by one at a time, on whichever process they are: a limit holds only where nobody else adds
+    # between the count and what follows it.
+    #
+    #   Turn.of(db, 'uploads', person) { begin_another if open_of(person) < MOST }
+    module Turn
+      module_function
+
+      # @param db [Sequel::Database]
+      # @param what [Array<String>] names what is counted
+      # @yield when it is one's turn, in a transaction that ends it
+      # @return [Object] what the block answers
+      def of(db, *what)
+        db.transaction do
+          # Held until the transaction ends, see https://www.postgresql.org/docs/15/explicit-locking.html#ADVISORY-LOCKS.
+          db.get(Sequel.function(:pg_advisory_xact_lock, key(what)).cast(:text))
+          yield
+        end
+      end
+
+      # What takes longer than a transaction should: whoever comes while somebody else is at it does not wait. It is over when the block
+      # is, or when its connection is.
+      # @return [Boolean] whether it was one's turn
+      def alone(db, *what)
+        db.synchronize do
+          next false unless db.get(Sequel.function(:pg_try_advisory_lock, key(what)))
+
+          begin
+            yield
+          ensure
+            db.get(Sequel.function(:pg_advisory_unlock, key(what)))
+          end
+          true
+        end
+      end
+
+      def key(what) = Sequel.function(:hashtextextended, what.join(' '), 0)
+      private_class_method :key
+    end
+  end
+end
