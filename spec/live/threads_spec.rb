@@ -46,7 +46,7 @@ RSpec.describe 'Threads on the wire' do
         .to include('code' => 'wrong_stream')
     end
     again = Wire.new(VisitorClient.new(server, as: 'nils')).tap { |wire| wire.hello({ sitting: made[:sitting] }, seen: { thread => 0 }) }
-    expect(JSON.generate(again.heard)).not_to include('between us', thread, '"t1')
+    expect(JSON.generate(again.heard)).not_to include('between us', thread, '"t1"')
     pasts = [VisitorClient.new(server, as: 'nils'), VisitorClient.new(server, as: 'odalys')]
     pasts.each { |visitor| expect(JSON.generate(visitor.get("/api/recordings/#{made[:sitting]}/at?t=0").body)).not_to include('between us') }
   end

@@ -6,8 +6,9 @@ require 'tmpdir'
 module Veranda
   module Workshop
     # The fonts that boards are written in, for programs that draw them. They come with the front end, in the
-    # form that browsers take, and are unpacked once.
+    # form that browsers take, and are unpacked once. Documents are drawn by those that come with our packages ({PACKAGED}).
     module Fonts
+      PACKAGED = File.join(ROOT, 'config/fonts.conf')
       FOLDER = File.join(ROOT, 'web/node_modules/@fontsource-variable/atkinson-hyperlegible-next/files')
 
       module_function
@@ -17,12 +18,12 @@ module Veranda
       def environment(dir)
         unpacked = File.join(dir, 'fonts')
         unpack(unpacked) unless Dir.exist?(unpacked)
-        path = File.join(dir, 'fonts.conf')
+        path = File.join(dir, 'drawing.conf')
         File.write(path, <<~XML) unless File.exist?(path)
           <?xml version="1.0"?>
           <!DOCTYPE fontconfig SYSTEM "fonts.dtd">
           <fontconfig>
-            <include ignore_missing="yes">/etc/fonts/fonts.conf</include>
+            <include>#{PACKAGED}</include>
             <dir>#{unpacked}</dir>
             <cachedir>#{File.join(dir, 'fonts-cache')}</cachedir>
           </fontconfig>

@@ -15,9 +15,9 @@ module Veranda
       class TooLong < Failed; end
 
       GIGABYTE = 1024**3
-      # A program and all that it starts end when whoever asked for it does. The word of that (prctl(2), PR_SET_PDEATHSIG) comes to one process
-      # alone and is forgotten where it changes its rights, so that it comes last of all; timeout(1) passes it on to the whole group, and
-      # stops the group by itself when its time is over, whatever became of us.
+      # A program and all that it starts end when whoever asked for it does. The word of that (prctl(2), PR_SET_PDEATHSIG) comes to one
+      # process alone and is forgotten where it changes its rights, so that it comes last of all; timeout(1) passes it on to the whole
+      # group, and stops the group by itself when its time is over, whatever became of us.
       GUARDED = %w[setpriv --pdeathsig TERM timeout --signal KILL --kill-after 1].freeze
       # s that we have to stop it ourselves before its own limit does.
       OURS_FIRST = 5
@@ -73,7 +73,9 @@ module Veranda
       def processors = File.read('/proc/self/status')[/^Cpus_allowed_list:\s*(\S+)$/, 1]
       private_class_method :processors
 
-      def plain(dir) = { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8' }
+      def plain(dir)
+        { 'PATH' => '/usr/bin:/bin', 'HOME' => dir, 'TMPDIR' => dir, 'LANG' => 'C.UTF-8', 'FONTCONFIG_FILE' => Fonts::PACKAGED }
+      end
       private_class_method :plain
       private_class_method :start
 
