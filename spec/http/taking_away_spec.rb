@@ -130,6 +130,8 @@ RSpec.describe 'A recording, taken away and let go of' do
     # What shows what is hidden now is given to nobody, and is not on the disk either.
     expect([odalys.get("#{path}/exports/#{id}/recording.zip").code, File.exist?(file)]).to eq(['no_such_export', false])
     expect(farah.delete(path).code).to eq('staff_only')
+    # What is still to be recorded is not lost before anybody has seen it.
+    [fresh_class(open: false), fresh_class].each { |one| expect(odalys.delete("/api/recordings/#{one[:sitting]}").code).to eq('not_over') }
     expect(odalys.delete(path).status).to eq(200)
     expect([farah, watcher, odalys].map { |who| who.get(path).status }).to eq([404, 404, 404])
     expect(File.exist?(file)).to be(false)

@@ -84,6 +84,23 @@ RSpec.describe Veranda::Workshop::CutTracks do
     expect([left.given, left.missing]).to eq([[], []])
     expect(ARCHIVE.tracks.state(sitting)).to eq('partly')
   end
+
+  it 'leaves no file that no row knows, however many edits are seen to at once; and what was left is swept' do
+    keep('sound')
+    edits = [[1_000, 2_000], [3_000, 4_000], [5_000, 6_500]].each_with_index.map do |(from, to), i|
+      edit('cut', id: "c#{i}", from: began + from, to: began + to)
+      Array.new(2) { Thread.new { described_class.run(sitting) } }
+    end
+    edits.flatten.each(&:join)
+    described_class.run(sitting)
+    files = -> { ARCHIVE.files.below("tracks/#{sitting}/parts").sort }
+    expect(files.call).to eq(ARCHIVE.track_parts.of(sitting).map { |part| part[:file] }.sort).and be_any
+    stray = ARCHIVE.files.put(StringIO.new('nobody knows it'), "tracks/#{sitting}/parts/stray.webm")
+    ARCHIVE.recordings.sweep
+    expect(ARCHIVE.files.exist?(stray)).to be(true)
+    expect(ARCHIVE.recordings.sweep(now: Time.now + 86_400)).to include(stray)
+    expect(files.call.length).to eq(ARCHIVE.track_parts.of(sitting).length)
+  end
 end
 
 RSpec.describe Veranda::Workshop::MeasureTracks do

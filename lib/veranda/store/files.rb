@@ -45,6 +45,15 @@ module Veranda
       # @return [Array<String>] names of what lies right below a folder
       def children(name) = Dir.exist?(path(name)) ? Dir.children(path(name)) : []
 
+      # @return [Array<String>] names of all files below a folder
+      def below(name)
+        files = Dir[File.join(path(name), '**/*')].select { |file| File.file?(file) }
+        files.map { |file| "#{name}#{file.delete_prefix(path(name))}" }
+      end
+
+      # @return [Time]
+      def changed_at(name) = File.mtime(path(name))
+
       # Throws away all below a name.
       def clear(name) = FileUtils.rm_rf(path(name))
 

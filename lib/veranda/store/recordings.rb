@@ -57,8 +57,12 @@ module Veranda
 
       # Lets go of a recording: its sounds and pictures, what was made of it, links to it, notes in it and who watched it. What was drawn
       # and written stays what it was, of the lesson and of the class.
+      # @raise [Core::Refusal] `not_over` while the class goes on or is still to come
       def delete(sitting_id)
         @db.transaction do
+          over = @db[:sittings].where(id: sitting_id).for_update.get(:status) == 'ended'
+          raise Core::Refusal.new(:not_over, 'This class is not over. There is nothing to delete yet.') unless over
+
           update(sitting_id, deleted_at: Time.now, shared: false, sound: nil, read_at: nil)
           WITH_IT.each { |table| @db[table].where(sitting_id: sitting_id).delete }
         end
@@ -78,13 +82,28 @@ module Veranda
                       .select_map(Sequel[:sittings][:id])
       end
 
-      # Files of classes that are there no more.
+      # Files of classes that are there no more, and those that no row knows.
+      # @param now [Time]
       # @return [Array<String>] what was let go of
-      def sweep
-        FOLDERS.flat_map do |folder|
+      def sweep(now: Time.now)
+        gone = FOLDERS.flat_map do |folder|
           there = @files.children(folder)
-          gone = there - @db[:sittings].where(id: there).select_map(:id)
-          gone.map { |id| "#{folder}/#{id}" }.each { |name| @files.clear(name) }
+          (there - @db[:sittings].where(id: there).select_map(:id)).map { |id| "#{folder}/#{id}" }
+        end
+        (gone + strays(now)).each { |name| @files.clear(name) }
+      end
+
+      # s in which a file may be on its way to its row, and the tables of those.
+      ON_ITS_WAY = 6 * 3_600
+      WITH_FILES = %i[tracks track_parts].freeze
+      private_constant :ON_ITS_WAY, :WITH_FILES
+
+      # Whatever ends in the middle of its work leaves a file behind.
+      # @return [Array<String>] names of files of sounds and pictures that are in no row
+      def strays(now)
+        there = @files.below('tracks').select { |name| @files.changed_at(name) < now - ON_ITS_WAY }
+        there.each_slice(1_000).flat_map do |names|
+          names - WITH_FILES.flat_map { |table| @db[table].where(file: names).select_map(:file) }
         end
       end
 

@@ -36,8 +36,14 @@ module Veranda
         id = Ids.call
         file = made && @files.move(made[:path], "tracks/#{track[:sitting_id]}/parts/#{id}.webm")
         size = file ? File.size(@files.path(file)) : 0
-        @db[:track_parts].insert_conflict.insert(id: id, track_id: track[:id], began_at: from, ended_at: to, file: file, size: size,
-                                                 length: made ? made[:length] : 0)
+        facts = { id: id, track_id: track[:id], began_at: from, ended_at: to, file: file, size: size, length: made ? made[:length] : 0 }
+        taken = @db[:track_parts].insert_conflict.returning(:id).insert(facts)
+        # Somebody else has made it meanwhile.
+        @files.clear(file) if file && taken.empty?
+      rescue Sequel::Error
+        # Such as when the recording was let go of.
+        @files.clear(file) if file
+        raise
       end
 
       # @param parts [Array<Hash>]

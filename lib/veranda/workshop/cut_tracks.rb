@@ -6,12 +6,24 @@ require 'tmpdir'
 module Veranda
   module Workshop
     # Makes the parts of sounds and pictures that are left after a recording was cut, and throws away those that an earlier edit left. Run
-    # again it does only what is missing.
+    # again it does only what is missing. Several edits that come close together are seen to one after the other: what one makes another
+    # would throw away.
     class CutTracks < Que::Job
       self.maximum_retry_count = 3
 
+      # s until it looks again whether another is through with the same recording.
+      LATER = 2
+
       # @param sitting [String] id
       def run(sitting)
+        return if Store::Turn.alone(Work.archive.db, 'cut tracks', sitting) { cut(sitting) }
+
+        self.class.enqueue(sitting, job_options: { run_at: Time.now + LATER, queue: Store::Tracks::QUEUE })
+      end
+
+      private
+
+      def cut(sitting)
         archive = Work.archive
         row = archive.recordings.fetch(sitting)
         recording = archive.recordings.recording(row) or return
@@ -24,8 +36,6 @@ module Veranda
         # The class was let go of.
         nil
       end
-
-      private
 
       def make(archive, track, from, to)
         Dir.mktmpdir('part', archive.files.scratch) do |dir|
