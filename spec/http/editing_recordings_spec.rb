@@ -27,7 +27,7 @@ RSpec.describe 'Editing a recording over HTTP' do
       end
       act(klass, 'farah', 'exchange.post', exchange, began + 10_000, id: 'p1', text: 'Jonas, is it low water?')
       act(klass, 'jonas', 'exchange.post', exchange, began + 20_000, id: 'p2', text: 'A secret word')
-      act(klass, 'jonas', 'board.put', board, began + 30_000, marks: [note('n1', 'Written by Jonas')])
+      act(klass, 'jonas', 'board.put', board, began + 30_000, marks: [note('note_of_his', 'Written by Jonas')])
       act(klass, 'odalys', 'class.show', "place/#{klass[:sitting]}.main", began + 31_000, board: klass[:board], page: 'p1')
       act(klass, 'odalys', 'class.end', sitting, began + 60_000)
       ARCHIVE.recordings.update(klass[:sitting], shared: true)
@@ -39,6 +39,17 @@ RSpec.describe 'Editing a recording over HTTP' do
     ARCHIVE.lessons.add_board(klass[:lesson], name: 'A list of names').tap do |list|
       Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(klass[:lesson])
       act(klass, 'odalys', 'board.put', "board/#{list}", began - 1_000, marks: [note('n0', 'Prepared at home')])
+    end
+  end
+
+  # A material of so many slides.
+  def deck_of(count)
+    Veranda::Store::Ids.call.tap do |id|
+      ARCHIVE.db[:materials].insert(id: id, course_id: 'navigation', title: 'A deck')
+      ARCHIVE.db[:material_versions].insert(material_id: id, version: 1, name: 'deck', type: 'application/pdf', kind: 'document', size: 9, state: 'ready', slide_count: count)
+      picture = ARCHIVE.files.put(StringIO.new('<svg xmlns="http://www.w3.org/2000/svg"/>'), "materials/#{id}/1/slides/1")
+      slides = (1..count).map { |slide| { material_id: id, version: 1, slide: slide, w: 4, h: 3, picture: picture, type: 'image/svg+xml', thumbnail: picture } }
+      ARCHIVE.db[:material_slides].multi_insert(slides)
     end
   end
 
@@ -81,7 +92,7 @@ RSpec.describe 'Editing a recording over HTTP' do
 
   it 'leaves somebody out wholly, and blanks what was written for a while' do
     edit('leave_out', person: 'jonas', on: true)
-    expect(traffic).not_to match(/jonas|Whitlock|secret|Written by|n1/i)
+    expect(traffic).not_to match(/jonas|Whitlock|secret|Written by|note_of_his/i)
     expect(traffic).to include('Somebody, is it low water?')
     expect(edit('leave_out', person: 'odalys', on: true).code).to eq('staff_stay')
     edit('blank', id: 'b', from: began + 9_000, to: began + 11_000)
@@ -206,6 +217,24 @@ RSpec.describe 'Editing a recording over HTTP' do
       expect([someone, farah].map(&found)).to eq([[], [klass[:list]]])
     end
 
+    it 'find no words that came to a mark after the stretch, nor any that were cut' do
+      klass = self.made
+      change = lambda do |after, words|
+        set = { changes: [{ id: 'note_of_his', set: { text: words } }] }
+        Veranda::Deciding::Perform.call(ARCHIVE.log, 'board.change', set, by: Demo::School.person('odalys'), stream: "board/#{klass[:board]}", at: began + after)
+      end
+      change.call(40_000, 'Bearings of Pell Light')
+      change.call(50_000, 'Soundings off Marram Bar')
+      someone = stranger
+      enter(someone, link(from: began + 25_000, to: began + 45_000))
+      found = ->(who, words) { who.get("#{path}/places?search=#{words}").body['places'].map { |place| place['words'] } }
+      expect([found[someone, 'Bearings'], found[someone, 'Soundings'], found[farah, 'Soundings']]).to eq([['Bearings of Pell Light'], [], ['Soundings off Marram Bar']])
+      edit('cut', id: 'c', from: began + 40_000, to: began + 45_000)
+      # What it came to is seen where the recording goes on; in its first millisecond a cut shows nothing.
+      expect(traffic.scan('Bearings of Pell Light').length).to be <= 1
+      expect(JSON.generate(farah.get("#{path}/entries?from=0&to=39999").body)).not_to include('Bearings')
+    end
+
     it 'find what was said in the stretch, however often it was said before' do
       klass = fresh_class
       recording = "/api/recordings/#{klass[:sitting]}"
@@ -219,6 +248,23 @@ RSpec.describe 'Editing a recording over HTTP' do
       enter(someone, odalys.post("#{recording}/links", { days: 3, from: began + 25_000, to: began + 35_000 }).body)
       found = [someone, odalys].map { |who| who.get("#{recording}/places?search=bearing").body['places'].map { |place| place['words'] } }
       expect(found).to eq([['Bearing at 30'], [*(1..12), 30].map { |second| "Bearing at #{second}" }])
+    end
+
+    it 'opens the slides that are seen in its stretch, and no others of theirs by their number' do
+      klass = self.made
+      deck = deck_of(3)
+      # Through the lesson's door, at a time while the class went on.
+      picture = lambda do |slide, after|
+        mark = { id: "slide#{slide}", page: 'p1', kind: 'image', x: 1, y: 1, w: 9, h: 9, ink: 'slate', material: deck, version: 1, slide: slide, alt: '' }
+        Veranda::Deciding::Perform.call(ARCHIVE.log, 'board.put', { marks: [mark] }, stream: "board/#{klass[:board]}", by: Demo::School.person('odalys'),
+                                                                                     at: began + after)
+      end
+      picture.call(1, 40_000)
+      picture.call(2, 50_000)
+      someone = stranger
+      enter(someone, link(from: began + 35_000, to: began + 45_000))
+      opens = ->(who) { [1, 2, 3].map { |slide| who.get("/api/materials/#{deck}/1/slides/#{slide}").status } }
+      expect(opens[someone]).to eq([200, 401, 401])
     end
 
     it 'may be for people with an account alone' do

@@ -100,6 +100,7 @@ RSpec.describe 'Reading by address', order: :defined do
   describe 'once it is over and recorded' do
     before(:all) do
       perform('odalys', 'class.record', "sitting/#{@sitting}", on: true)
+      %i[closed open].each { |name| perform('odalys', 'class.show', "place/#{@sitting}.main", board: @boards[name], page: 'p1') }
       perform('odalys', 'class.end', "sitting/#{@sitting}")
     end
 

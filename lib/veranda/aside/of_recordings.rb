@@ -90,6 +90,12 @@ module Veranda
         { every: levels.every, parts: levels.parts, silences: levels.silences }
       end
 
+      # @return [Array<Array(String, Integer, Integer)>] material, version and slide of all that boards show in what one may watch
+      def recorded_slides(sitting:, only: nil)
+        one = replay(sitting, only: only)
+        (@slides ||= Recent.new(REPLAYS)).fetch([sitting, only, one.recording.edits.to_h.hash]) { Preparing::Shows.slides(one.all) }
+      end
+
       # @param viewer [String, nil]
       # @return [Hash] `{ every:, parts:, quiet:, own: }`, see {Core::Recordings::Happened}
       def recording_happened(sitting:, viewer:, only: nil)

@@ -43,6 +43,7 @@ module Veranda
         facts = Core::Lessons::LessonContract.check(input, boards: boards)
         facts[:starts_at] = Time.at(facts[:starts_at]/1000r) if facts[:starts_at]
         picture!(lesson, facts[:welcome_picture]) if facts[:welcome_picture]
+        showable!(materials_of(facts[:steps]) - materials_of(lesson[:steps])) if facts[:steps]
         saved, conflicts = archive.lessons.update(id, **facts)
         lesson(saved, conflicts: conflicts.map { |one| one.transform_values { |value| value.is_a?(Time) ? ms(value) : value } })
       end
@@ -119,6 +120,11 @@ module Veranda
       def rehearsal_of(lesson, sitting)
         row = sitting && archive.sittings.fetch(sitting)
         row if row && row[:lesson_id] == lesson && row[:rehearsal]
+      end
+
+      # What is at hand in steps, played by cues, or shown by their polls.
+      def materials_of(steps)
+        steps.flat_map { |step| [step[:material], *(step[:cues] || []).flat_map { |cue| Core::Lessons::Cues.materials(cue) }] }.compact
       end
 
       def picture!(lesson, id)

@@ -78,13 +78,13 @@ module Veranda
       end
 
       get '/api/materials/:id/:version/slides/:slide' do |id, version, slide|
-        open!(id, version)
+        open!(id, version, slide)
         found = slide(id, version, slide)
         give(found[:picture], found[:type])
       end
 
       get '/api/materials/:id/:version/thumbnails/:slide' do |id, version, slide|
-        open!(id, version)
+        open!(id, version, slide)
         give(slide(id, version, slide)[:thumbnail], 'image/png')
       end
 
@@ -133,7 +133,10 @@ module Veranda
         shown(material).merge(slides: slides.map { |slide| slide.slice(:slide, :w, :h, :words) }, uses: [])
       end
 
-      def open!(id, version) = allowed!(reader.slide?(archive.materials.fetch(id), version: number(version, most: MOST_VERSION)))
+      def open!(id, version, slide = nil)
+        version = number(version, most: MOST_VERSION)
+        allowed!(reader.slide?(archive.materials.fetch(id), version: version, slide: slide && number(slide, most: MOST_VERSION)))
+      end
 
       def allowed!(allowed)
         return if allowed

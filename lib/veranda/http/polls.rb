@@ -69,6 +69,7 @@ module Veranda
       post '/api/courses/:id/polls' do |id|
         teaching!(id)
         facts = Core::Contract.check(KEPT, input)
+        showable!(Core::Polls::Question.materials(facts[:question]))
         status 201
         json(archive.polls.add(id, facts[:question], facts[:labels] || [], visitor.person[:id]))
       end
@@ -81,7 +82,10 @@ module Veranda
 
       patch '/api/courses/:id/polls/:poll' do |id, poll|
         teaching!(id)
-        json(archive.polls.change(id, poll, Core::Contract.check(CHANGED, input)))
+        facts = Core::Contract.check(CHANGED, input)
+        shown = ->(question) { question ? Core::Polls::Question.materials(question) : [] }
+        showable!(shown[facts[:question]] - shown[archive.polls.fetch(id, poll)[:question]])
+        json(archive.polls.change(id, poll, facts))
       end
 
       delete '/api/courses/:id/polls/:poll' do |id, poll|

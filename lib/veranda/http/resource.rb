@@ -114,10 +114,18 @@ module Veranda
       # Gives out a sound or a moving picture, of which a player asks for parts (RFC 9110, 14.2).
       def play_file(file, type)
         headers 'content-security-policy' => NOTHING_RUNS, 'x-content-type-options' => 'nosniff', 'cache-control' => 'private, no-cache'
-        send_file archive.files.path(file), type: type, disposition: 'inline'
+        # By no name: that of the file says whose it is, which may be hidden.
+        send_file archive.files.path(file), type: type, disposition: 'inline', filename: nil
+        headers 'content-disposition' => 'inline'
       end
 
-      def visitor = @visitor ||= Visitor.new(session, archive)
+      # What boards show in a recording takes a while to be looked through.
+      def visitor
+        @visitor ||= Visitor.new(session, archive, slides: lambda { |sitting, only|
+          aside(:recorded_slides, **{ sitting: sitting, only: only }.compact)
+        })
+      end
+
       def reader = visitor.reader
 
       # @return [Hash] whoever is asking
@@ -128,6 +136,15 @@ module Veranda
         someone!
         visitor.in_lesson(lesson) || raise(Core::Refusal.new(:not_invited,
                                                              'You are not invited to this class. Ask for its link.'))
+      end
+
+      # Nobody shows others what is not open to themselves.
+      # @param materials [Array<String>] ids
+      # @raise [Core::Refusal] `no_such_material`
+      def showable!(materials)
+        return if reader.slides?(materials.uniq)
+
+        raise Core::Refusal.new(:no_such_material, 'There is no such material for you to show.')
       end
 
       # @raise [Core::Refusal] unless the visitor teaches the course

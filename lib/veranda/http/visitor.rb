@@ -7,9 +7,11 @@ module Veranda
     class Visitor
       # @param session [Hash]
       # @param archive [Store::Archive]
-      def initialize(session, archive)
+      # @param slides [#call] see {Preparing::Reader}
+      def initialize(session, archive, slides: ->(_, _) { [] })
         @session = session
         @archive = archive
+        @slides = slides
       end
 
       # @return [Hash, nil] `{ id:, name: }`
@@ -49,7 +51,9 @@ module Veranda
       def watcher = person ? person[:id] : @session['watcher'] ||= Store::Ids.call
 
       # @return [Preparing::Reader] what the visitor may read
-      def reader = @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?), stretch: method(:stretch))
+      def reader
+        @reader ||= Preparing::Reader.new(@archive, person, watches: method(:watches?), stretch: method(:stretch), slides: @slides)
+      end
 
       # @param lesson [Hash]
       # @return [Core::Person, nil] the visitor in their role there

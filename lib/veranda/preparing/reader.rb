@@ -9,11 +9,14 @@ module Veranda
       # @param person [Hash, nil] `{ id:, name:, stand_in: }`; nil for nobody
       # @param watches [#call] whether they hold a good link to the recording of a class, by its id
       # @param stretch [#call] what of it such a link shows, see {Http::Visitor#stretch}
-      def initialize(archive, person, watches: ->(_) { false }, stretch: ->(_) {})
+      # @param slides [#call] material, version and slide of all that boards show in a recording, by the id of the class and such a
+      #   stretch; without it no recording opens any
+      def initialize(archive, person, watches: ->(_) { false }, stretch: ->(_) {}, slides: ->(_, _) { [] })
         @archive = archive
         @person = person
         @watches = watches
         @stretch = stretch
+        @slides = slides
       end
 
       # @param lesson [Hash]
@@ -32,10 +35,10 @@ module Veranda
       # @param lesson [Hash] that it belongs to
       def board?(row, lesson = @archive.lessons.fetch(row[:lesson_id]))
         person = in_lesson(lesson)
-        return true if Core::Access.board?(person, row)
-        return room_board?(person, row) if row[:room_id]
+        return room_board?(person, row) if row[:room_id] && !person&.staff?
 
-        Core::Access.board?(person, row, taught: taught?(lesson[:id]))
+        out = !person.nil? && turned_out?(lesson[:id])
+        Core::Access.board?(person, row, turned_out: out) || (!out && Core::Access.board?(person, row, taught: taught?(lesson[:id])))
       end
 
       # @param row [Hash] a recording, as from {Store::Recordings#fetch}
@@ -57,8 +60,9 @@ module Veranda
 
       # @param material [Hash]
       # @param version [Integer]
-      def slide?(material, version: material[:version])
-        Core::Access.slide?(teaches: teaches?(material)) || Core::Access.slide?(teaches: false, **seen(material, version))
+      # @param slide [Integer, nil] one of them; any without it
+      def slide?(material, version: material[:version], slide: nil)
+        Core::Access.slide?(teaches: teaches?(material)) || Core::Access.slide?(teaches: false, **seen(material, version, slide))
       end
 
       # @param material [Hash]
@@ -95,9 +99,10 @@ module Veranda
       FIRST = 1
       private_constant :FIRST
 
-      def seen(material, version)
+      def seen(material, version, slide = nil)
         rows = @archive.materials.shown_on(material[:id])
-        { boards: rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }, recorded: recorded?(rows),
+        boards = rows.any? { |row| board?(row, { id: row[:lesson_id], course_id: row[:course_id] }) }
+        { boards: boards, recorded: !boards && recorded?(rows, [material[:id], version, slide]),
           posted: version == FIRST && posted?(material), welcomes: welcomes?(material), asked: asked?(material) }
       end
 
@@ -155,6 +160,12 @@ module Veranda
         poll.begun? && [nil, Core::Sittings::Places::MAIN].include?(poll.place) && recording.poll?(@archive.log.entries(stream))
       end
 
+      # Whether the person was turned out of the class of a lesson that goes on now.
+      def turned_out?(lesson_id)
+        @turned_out ||= {}
+        @turned_out.fetch(lesson_id) { @turned_out[lesson_id] = @archive.sittings.turned_out?(lesson_id, @person[:id]) }
+      end
+
       # Whether the person is in the class of a lesson now, and not just at its doors.
       def taught?(lesson_id)
         return false unless @person
@@ -167,11 +178,22 @@ module Veranda
         end
       end
 
-      def recorded?(boards)
+      # @param shown [Array(String, Integer, Integer)] material, version and slide, or nil for any of them
+      def recorded?(boards, shown)
         boards.group_by { |row| row.slice(:lesson_id, :course_id) }.any? do |lesson, rows|
           recordings = @archive.recordings.of_lessons([lesson[:lesson_id]])
-          recordings.any? { |row| recording?(row, { id: lesson[:lesson_id], course_id: lesson[:course_id] }) && shows?(row, rows) }
+          here = { id: lesson[:lesson_id], course_id: lesson[:course_id] }
+          recordings.any? { |row| recording?(row, here) && shows?(row, rows) && slide_in?(row, here, shown) }
         end
+      end
+
+      # What was shown later, or was cut, is not open to those who may not watch it.
+      def slide_in?(row, lesson, shown)
+        stretch = @stretch.call(row[:sitting_id]) unless whole_recording?(row, lesson)
+        @slides.call(row[:sitting_id], stretch).any? { |one| shown.zip(one).all? { |wanted, there| wanted.nil? || wanted == there } }
+      rescue Core::Refusal
+        # There is nothing left of it.
+        false
       end
 
       # While a class goes on there is nothing to watch yet.

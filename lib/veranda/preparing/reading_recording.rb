@@ -20,8 +20,7 @@ module Veranda
 
       # @return [Array<Hash>] `{ at:, kind:, words:, board:, page: }`, `at` in ms since the epoch; the last two of what stands on a page
       def rows
-        entries = @replay.between(0, @recording.clock.length, seams: false)
-        all = entries.flat_map { |entry| of_entry(entry) } + there_before + captions + chapters
+        all = @replay.all.flat_map { |one| one[:kind] == 'seam' ? there(one) : of_entry(one) } + captions + chapters
         all.reject { |row| row[:words].strip.empty? }.uniq { |row| row.values_at(:kind, :words, :board, :page) }.first(MOST)
            .map { |row| row.merge(words: row[:words].delete("\0")[0, LONGEST]) }
       end
@@ -48,22 +47,19 @@ module Veranda
         on_page(at, stream, pages[[stream, mark[:id] || operation[:id]]], mark)
       end
 
-      # @return [Hash{Array(String, String) => String}] pages of marks, as far as they are known
-      def pages = @pages ||= there.to_h { |stream, mark| [[stream, mark[:id]], mark[:page]] }
+      # @return [Hash{Array(String, String) => String}] pages of marks, by stream and id
+      def pages = @pages ||= {}
 
-      # @return [Array<Array(String, Hash)>] streams of boards with marks that are on them in the end
-      def there
-        @there ||= @replay.boards.flat_map do |name|
-          @replay.shown.view(name, @archive.log.state_at(name, span.last))[:marks].map { |mark| [name, mark] }
+      # What stands on the boards where the recording begins, and where it goes on after something was left out.
+      def there(seam)
+        boards = seam[:streams].select { |name, _| Core::Streams::StreamName.kind(name) == :board }
+        boards.flat_map do |stream, view|
+          view[:marks].map do |mark|
+            pages[[stream, mark[:id]]] = mark[:page]
+            on_page(seam[:wall], stream, mark[:page], mark)
+          end
         end
       end
-
-      # What was on the boards before, and what came while nothing was recorded.
-      def there_before
-        there.map { |stream, mark| on_page([mark[:at] || span.first, span.first].max, stream, mark[:page], mark) }
-      end
-
-      def span = @recording.clock.stretches.then { |all| [all.first.first, all.last.last] }
 
       def on_page(at, stream, page, mark)
         row(at, 'board', Core::Boards::Mark.words(mark), board: Core::Streams::StreamName.id(stream), page: page)

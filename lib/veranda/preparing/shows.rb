@@ -34,7 +34,8 @@ module Veranda
         return enum_for(:each_hash, value) unless block
 
         case value
-        when Array then value.each { |part| each_hash(part, &block) }
+        # Strokes are long, and hold nothing but numbers.
+        when Array then value.each { |part| each_hash(part, &block) } unless value.first.is_a?(Numeric)
         when Hash
           yield value
           value.each_value { |part| each_hash(part, &block) }

@@ -80,9 +80,10 @@ module Veranda
       }.freeze
 
       ROOMS = {
-        RoomsOffered: object({ people: list(shape(:Author)), known: list(shape(:Author)), offers: list(list(INTEGER)), met: list(shape(:Met)),
-                               earlier: list(shape(:EarlierActivity)) },
-                             about: 'Who would be dealt, who is on the roster or in the class, the sizes of rooms that they make, who has met, and what could be held again.'),
+        RoomsOffered: object({ people: list(shape(:Author)), known: list(shape(:Author)), offers: list(list(INTEGER)),
+                               met: list(shape(:Met)), earlier: list(shape(:EarlierActivity)) },
+                             about: 'Who would be dealt, who is on the roster or in the class, the sizes of rooms that they make, who ' \
+                                    'has met, and what could be held again.'),
         Met: object({ one: STRING, other: STRING, times: INTEGER }),
         EarlierActivity: object({ activity: STRING, sitting: STRING, name: STRING, at: maybe(MOMENT),
                                   rooms: list(object({ **NAMED, people: list(STRING), boards: list(shape(:SittingBoard)),

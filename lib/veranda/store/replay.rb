@@ -96,9 +96,11 @@ module Veranda
       def clock = @recording.clock
 
       def moment(t, wall, boards: nil, besides: [])
-        states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, wall)] }
+        # Where the recording ends in a cut, what happened in its first millisecond is cut as well.
+        last = clock.cut?(wall) ? wall - 1 : wall
+        states = [@sitting, @place, @exchange, @questions, *@polls].to_h { |name| [name, @log.state_at(name, last)] }
         seen = boards || [*besides, *on_show(states[@place]), *asked_about(states.values_at(*@polls))]
-        seen.uniq.each { |board| states[board] = @log.state_at(board, wall) }
+        seen.uniq.each { |board| states[board] = @log.state_at(board, last) }
         { t: t, wall: wall, streams: states.to_h { |name, state| [name, shown.view(name, state)] } }
       end
 
@@ -110,7 +112,7 @@ module Veranda
       end
 
       def told(start, stop)
-        entries = @log.between(@streams, start + 1, stop)
+        entries = @log.between(@streams, start + 1, stop).reject { |entry| clock.cut?(entry.at) }
         marks = shown.folds? ? followed(entries, start) : {}
         entries.filter_map { |entry| shown.entry(entry, marks: marks[entry.stream]) }
       end

@@ -92,8 +92,11 @@ module Veranda
       def of_class(name, body)
         return body unless Core::Streams::StreamName.kind(name) == :sitting
 
-        body[:view] ? body.merge(view: body[:view].merge(id: @sitting)) : body.merge({ id: @sitting }.slice(*body.keys))
+        body[:view] ? body.merge(view: in_zip(body[:view].merge(id: @sitting))) : in_zip(body.merge({ id: @sitting }.slice(*body.keys)))
       end
+
+      # Zips of earlier versions tell of boards that are not in them.
+      def in_zip(facts) = facts[:boards] ? facts.merge(boards: facts[:boards].select { |board| @boards.value?(board[:id]) }) : facts
 
       # People, boards and materials by the ids that they have here. Files that were posted are not in a zip, and an id of one would open
       # whatever has it here.

@@ -76,7 +76,16 @@ module Veranda
           one[:streams].each { |name, view| @lines[name] << stood(one[:wall], view) }
         end
         @lines[NAMES.sitting(@sitting.id)] << ended
+        @lines[NAMES.sitting(@sitting.id)].map! { |row| row.merge(body: without_others(row[:body])) }
         @lines
+      end
+
+      # The class has more boards than what may be watched shows; of others the zip says nothing.
+      def without_others(body)
+        return body.merge(view: without_others(body[:view])) if body[:view]
+        return body unless body[:boards]
+
+        body.merge(boards: body[:boards].select { |board| @lines.key?(NAMES.board(board[:id])) })
       end
 
       def stood(at, view) = { at: at, by: 'house', kind: Core::Streams::Fold::STOOD, body: { view: view } }

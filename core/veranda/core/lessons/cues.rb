@@ -88,8 +88,7 @@ module Veranda
         # @param cue [Hash]
         # @return [Array<String>] ids of the materials that its polls show, or that it plays
         def materials(cue)
-          shown = polls(cue).flat_map { |poll| [poll[:question], *poll[:question][:options]] }
-          [cue[:material], *shown.map { |one| one.dig(:picture, :material) }].compact
+          [cue[:material], *polls(cue).flat_map { |poll| Polls::Question.materials(poll[:question]) }].compact
         end
 
         # @param cue [Hash]

@@ -19,6 +19,7 @@ module Veranda
         # @param stretches [Array<Array(Integer, Integer)>] in order, not overlapping
         # @param cuts [Array<Array(Integer, Integer)>] from and to on the wall
         def initialize(stretches, cuts: [])
+          @cuts = cuts
           @stretches = cuts.reduce(stretches) { |left, cut| left.flat_map { |stretch| without(stretch, cut) } }
         end
 
@@ -43,8 +44,11 @@ module Veranda
           @stretches.sum { |from, to| (wall - from).clamp(0, to - from) }
         end
 
-        # @return [Boolean] whether that moment can be seen
-        def covers?(wall) = @stretches.any? { |from, to| wall.between?(from, to) }
+        # @return [Boolean] whether that moment can be seen; the one at which a cut begins cannot
+        def covers?(wall) = @stretches.any? { |from, to| wall.between?(from, to) } && !cut?(wall)
+
+        # @return [Boolean] whether that moment was cut out
+        def cut?(wall) = @cuts.any? { |from, to| wall >= from && wall < to }
 
         # @return [Boolean] whether any moment between two can be seen
         def overlaps?(from, to) = @stretches.any? { |start, stop| from < stop && to > start }

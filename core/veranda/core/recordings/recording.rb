@@ -33,7 +33,7 @@ module Veranda
         def cuts = edits.cuts + @more_cuts
 
         # @return [Boolean] whether that moment was cut out
-        def cut?(at) = cuts.any? { |from, to| at >= from && at < to }
+        def cut?(at) = clock.cut?(at)
 
         # @param from [Integer, nil] ms since the epoch
         # @param to [Integer, nil]

@@ -96,6 +96,12 @@ module Veranda
         module_function
 
         # @param question [Hash]
+        # @return [Array<String>] ids of the materials that its pictures are of
+        def materials(question)
+          [question, *question[:options]].filter_map { |one| one.dig(:picture, :material) if one.is_a?(Hash) }.uniq
+        end
+
+        # @param question [Hash]
         # @return [Array<Hash>] options, also those that a kind always has
         def options(question)
           return [{ id: 'yes', text: 'Yes' }, { id: 'no', text: 'No' }] if question[:kind] == 'yes_no'
