@@ -144,7 +144,7 @@ RSpec.describe 'Sound and picture' do
   it 'goes where its person goes, and is one page’s at a time' do
     farah = join('farah')
     stage(farah, 'come')
-    first = farah.wait { |message| message['t'] == 'stage' && message['place'] }
+    farah.wait { |message| message['t'] == 'stage' && message['place'] }
     second = join('farah')
     stage(second, 'come')
     second.wait { |message| message['t'] == 'stage' && message['place'] == 'main' }

@@ -13,8 +13,8 @@ module Veranda
     # |---|---|---|
     # | staff of the course | everything but the threads of others, and what is written in rooms that they are not in | everything |
     # | a student or guest who was let in | what concerns all, their place, threads, copies, boards for all or them | these, unless closed |
-    # | … who waits, or was sent back to | the waiting room | the same |
-    # | … who was removed | nothing | the same |
+    # | … who waits | the waiting room | the same |
+    # | … who was removed, or sent out to wait | nothing; the waiting room | nothing while it goes on |
     # | … after the class | the same, without boards that are closed | the same |
     # | a stand-in | as a student, in rehearsals alone | nothing |
     # | a student to whom a recording is shared, or whoever has a link to it | what students could read while it ran | nothing |
@@ -94,12 +94,23 @@ module Veranda
       # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
       # @param board [Hash] `{ audience:, people:, outside:, rehearsal_id: }`
       # @param taught [Boolean] whether the person is let in to an open class of the lesson
-      def board?(person, board, taught: false)
+      # @param turned_out [Boolean] whether they were turned out of one, see {turned_out?}
+      def board?(person, board, taught: false, turned_out: false)
         return false if person.nil? || person.stand_in?
         return true if person.staff?
-        return false if board[:rehearsal_id] || !Lessons::Audience.includes?(board, person.id)
+        return false if turned_out || board[:rehearsal_id] || !Lessons::Audience.includes?(board, person.id)
 
         taught || Lessons::Outside.reads?(board, person.id)
+      end
+
+      # Whoever was removed from a class that goes on, or sent out to wait, is so by every door, until let in again.
+      # @param person [Person]
+      # @param sitting [Sittings::Sitting]
+      # @param staff [Sittings::StaffFacts]
+      def turned_out?(person, sitting, staff)
+        return false if person.staff? || !sitting.open?
+
+        staff.removed.key?(person.id) || sitting.seats[person.id]&.out? || false
       end
 
       # Whether a slide, thumbnail or poster of a material may be seen.

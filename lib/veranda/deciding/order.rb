@@ -46,8 +46,8 @@ module Veranda
       # @return [Array<String>] those that may have to be begun
       def begins = @begins ||= command.begins_of(concern)
 
-      # @return [Boolean] whether whoever gives it has to be let to its stream by what the class says
-      def by_audience? = !(sitting_id.nil? || internal? || outside)
+      # @return [Boolean] whether what a class says of whoever gives it counts
+      def of_class? = !(sitting_id.nil? || internal?)
 
       # @return [Boolean] whether the server itself gives it
       def internal? = Core::Commands::INTERNAL.include?(command)
@@ -56,7 +56,7 @@ module Veranda
 
       # In whose threads somebody is, their own stream says.
       def audience
-        return [] unless by_audience?
+        return [] unless of_class?
 
         own = :own if Core::Streams::StreamName.kind(stream) == :thread
         [:sitting, :staff, *own].map { |role| concern.name(role) }

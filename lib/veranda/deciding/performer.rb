@@ -210,14 +210,18 @@ module Veranda
                                        earlier: ->(seq) { @log.state_after(order.stream, seq) }) { |name| copy(name).state }
       end
 
-      # Who comes by the lesson's door has been let to the board there.
+      # Who comes by the lesson's door has been let to the board there, unless the class has turned them out.
       def readable!(order)
-        return unless order.by_audience?
+        return unless order.of_class?
 
-        sitting, staff, own = %i[sitting staff own].map { |role| copy(order.concern.name(role)).state }
-        return if Core::Access.reads?(order.by, sitting, staff, order.stream, own)
+        sitting, staff = %i[sitting staff].map { |role| copy(order.concern.name(role)).state }
+        return if order.outside ? !Core::Access.turned_out?(order.by, sitting, staff) : reads?(order, sitting, staff)
 
         raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
+      end
+
+      def reads?(order, sitting, staff)
+        Core::Access.reads?(order.by, sitting, staff, order.stream, copy(order.concern.name(:own)).state)
       end
 
       def take(copy, entry)

@@ -11,8 +11,8 @@ module Veranda
       TABLE = {
         'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
-        'staff.removed' => %i[turn_out],
-        'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
+        'staff.removed' => %i[turn_out review_doors], 'sitting.out' => %i[review_doors], 'staff.let_back' => %i[review_doors],
+        'sitting.joined' => %i[hand_copies review_doors], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
         'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_round],
         'staff.cued' => %i[do_aside],
         'own.boards' => %i[review_person],
@@ -29,16 +29,18 @@ module Veranda
       }.freeze
 
       # Those that take streams from somebody.
-      REVIEWS = %i[review review_person turn_out].freeze
+      REVIEWS = %i[review review_person turn_out review_doors].freeze
 
       # @param gathering [Gathering]
       # @param lane [Lane]
       # @param welcomes [Welcomes]
-      def initialize(gathering, lane:, welcomes:)
+      # @param door [LessonDoor]
+      def initialize(gathering, lane:, welcomes:, door:)
         @gathering = gathering
         @hub = gathering.hub
         @lane = lane
         @welcomes = welcomes
+        @door = door
         @followers = Deciding::Followers.new(TABLE, self)
         @waiting = {}
         @handing = {}
@@ -208,6 +210,9 @@ module Veranda
           peer.dismiss(refusal) if refusal
         end
       end
+
+      # Who was turned out is so by the lesson's door too, until they are let in again.
+      def review_doors(_entry) = @door.review(@performer, staff: false)
 
       def keep_tracks(entry)
         sitting, = facts(entry)

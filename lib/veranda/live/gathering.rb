@@ -27,7 +27,9 @@ module Veranda
         @lane = Lane.new(@performer, clock: hub.clock)
         @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
         @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
-        @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes)
+        @door = LessonDoor.new(self, lesson, lane: @lane, welcomes: @welcomes)
+        @materials = NamedMaterials.new(hub.archive)
+        @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes, door: @door)
         @rounds = Rounds.new(self, welcomes: @welcomes)
         @poll_watch = PollWatch.new(self)
       end
@@ -57,7 +59,7 @@ module Veranda
       # @param seen [Hash{String => Integer}] last seq it has of each stream
       def welcome(peer, seen)
         @peers << peer
-        return @lane.visit { |performer| @welcomes.prepare(peer, performer, seen, @lesson) if here?(peer) } unless peer.sitting_id
+        return @door.come(peer, seen) unless peer.sitting_id
 
         @lane.visit do |performer|
           refusal = @welcomes.turned_away(peer, performer)
@@ -87,8 +89,8 @@ module Veranda
       def submit(order, peer, &)
         raise Core::Refusal.new(:no_access, 'That board or class is not open to you.') unless @listeners.listens?(order.stream, peer)
 
-        by_lesson_door(order) unless peer.sitting_id || order.by.staff?
-        materials!(order)
+        @door.stand(order) unless peer.sitting_id || order.by.staff?
+        @materials.check!(order)
         return @lane.submit(order, &) unless WATCHED.include?(order.command)
 
         @lane.submit(order) do |outcome|
@@ -98,7 +100,7 @@ module Veranda
       end
 
       # Brings everyone who prepares, or works outside of class, in line with the lesson's boards.
-      def review = @lane.visit { |performer| @welcomes.review_lesson(peers.reject(&:sitting_id), performer, @lesson) }
+      def review = @lane.visit { |performer| @door.review(performer) }
 
       # Something the server itself saw happen to a person in a class, or does for them.
       # @param wire_name [String]
@@ -160,6 +162,13 @@ module Veranda
         @hub.presence.part(self, peer.sitting_id, peer.person, on_purpose: on_purpose) if peer.sitting_id
       end
 
+      # A class of the lesson is heard of, see {LessonDoor#follow}.
+      # @param sitting_id [String]
+      def follow_class(sitting_id) = @door.follow(sitting_id)
+
+      # @return [Boolean] somebody may have gone again while it was not yet their turn
+      def here?(peer) = @peers.include?(peer)
+
       # @return [Array<Peer>] everyone connected, also those to whom no stream is open yet
       def peers = @peers.to_a
 
@@ -168,9 +177,6 @@ module Veranda
       def peers_in(sitting_id) = @peers.select { |peer| peer.sitting_id == sitting_id }
 
       private
-
-      # Somebody may have gone again while it was not yet their turn.
-      def here?(peer) = @peers.include?(peer)
 
       # Nobody is told, and no seat is taken.
       def look_in(peer, performer, seen) = (@welcomes.teach(peer, performer, seen) if here?(peer))
@@ -185,12 +191,19 @@ module Veranda
       # Whoever comes while the database is away is not turned away for that.
       def come_in(peer, seen)
         stream = Core::Streams::StreamName.sitting(peer.sitting_id)
-        @lane.submit(Deciding::Order.of('class.join', {}, stream: stream, by: peer.person)) do |outcome|
+        @lane.submit(Deciding::Order.of('class.join', link_of(peer), stream: stream, by: peer.person)) do |outcome|
           next soon { come_in(peer, seen) if here?(peer) } if outcome.refusal&.code == :not_saved
           next peer.fault(outcome.refusal) if refused_for_good?(outcome)
 
           @lane.visit { |performer| @welcomes.teach(peer, performer, seen) if here?(peer) }
         end
+      end
+
+      # A guest may come anew by the link by which another one had come, who was removed.
+      def link_of(peer)
+        return {} unless peer.person.role == 'guest'
+
+        { 'link_of' => @hub.archive.sittings.removed_by_link(peer.sitting_id, @lesson[:id], peer.person.id) }.compact
       end
 
       def soon
@@ -201,33 +214,6 @@ module Veranda
       end
 
       def refused_for_good?(outcome) = outcome.refusal && outcome.refusal.code != :class_ended
-
-      # Who draws on a board through the lesson's door does so by what is allowed outside of class; while the class goes on, its
-      # rules count there too.
-      def by_lesson_door(order)
-        board = @hub.archive.lessons.board(Core::Streams::StreamName.id(order.stream))
-        order.outside = Core::Lessons::Outside.reads?(board, order.by.id) ? board[:outside] : 'closed'
-        order.in_class(@hub.archive.sittings.open_of(@lesson[:id]))
-      end
-
-      # A mark may name only a material that its author may see, and a post only a file that its author brought to the class.
-      def materials!(order)
-        file = order.input[:file] || (order.input[:post].is_a?(Hash) && order.input[:post][:file])
-        own_file!(order, file) if file
-        return if order.input[:marks].nil? || order.by.staff?
-
-        named = order.input[:marks].filter_map { |mark| mark[:material] if mark.is_a?(Hash) }.uniq
-        return if named.empty? || Preparing::Reader.new(@hub.archive, order.by.to_h.merge(stand_in: order.by.stand_in?)).slides?(named)
-
-        raise Core::Refusal.new(:no_such_material, 'There is no such material for you to put on a board.')
-      end
-
-      def own_file!(order, id)
-        material = @hub.archive.materials.find_all([id]).first
-        return if material && material[:sitting_id] == order.sitting_id && material[:made_by] == order.by.id
-
-        raise Core::Refusal.new(:no_such_material, 'There is no such file of yours to post here.')
-      end
 
       # Nobody but whoever leads a place moves the view of the others.
       def may_glimpse?(peer, stream, right)
@@ -248,7 +234,9 @@ module Veranda
         peers = @listeners.to(stream)
         return peers unless @aftermath.reviewing?
 
-        peers.select { |peer| peer.sitting_id.nil? || @welcomes.reads?(peer, stream, @performer) }
+        peers.select do |peer|
+          peer.sitting_id ? @welcomes.reads?(peer, stream, @performer) : !@door.turned_out?(peer, @performer)
+        end
       end
 
       def ask_snapshot(entry)

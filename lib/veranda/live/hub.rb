@@ -18,6 +18,10 @@ module Veranda
       # Seconds of silence after which a connection is taken to be dead. Clients ping every 15 s.
       # Browsers let a tab that nobody looks at speak once a minute.
       SILENCE = 150
+      # Streams that say who was turned out; and of how many classes it is remembered whose they are.
+      OF_CLASSES = %i[sitting staff].freeze
+      MOST_CLASSES = 1_000
+      private_constant :OF_CLASSES, :MOST_CLASSES
 
       # @return [Rates]
       attr_reader :rates
@@ -42,6 +46,7 @@ module Veranda
         @bus = Bus.new(archive.db, @process)
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
+        @lessons_of = {}
         @rates = Rates.new
         @pace = Pace.new
       end
@@ -137,7 +142,7 @@ module Veranda
 
       def listen
         @bus.listen(
-          on_entry: ->(stream, seq) { gatherings.each { |gathering| gathering.heard(stream, seq) } },
+          on_entry: method(:heard),
           on_transient: ->(stream, json) { gatherings.each { |gathering| gathering.send_transient(stream, json) } },
           on_review: method(:reviewed), on_sign_off: ->(session_id) { close_where { |peer| peer.session_id == session_id } },
           on_start: -> { gatherings.each { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } } }
@@ -146,6 +151,24 @@ module Veranda
         Console.warn(self, 'Listening broke off and begins again', e)
         sleep 1
         retry
+      end
+
+      def heard(stream, seq)
+        gatherings.each { |gathering| gathering.heard(stream, seq) }
+        follow_class(stream) if OF_CLASSES.include?(Core::Streams::StreamName.kind(stream))
+      end
+
+      # Whoever looks into a lesson here may be in no class of it here, and is turned out with it all the same. Before anything else that is
+      # heard: who was turned out sees nothing of what comes after.
+      def follow_class(stream)
+        return if @gatherings.empty?
+
+        id = Core::Streams::StreamName.id(stream)
+        @lessons_of.shift if @lessons_of.length > MOST_CLASSES
+        lesson = @lessons_of[id] ||= @archive.sittings.fetch(id)[:lesson_id]
+        @gatherings[lesson]&.follow_class(id)
+      rescue Core::Refusal
+        # It was let go of meanwhile.
       end
 
       def tell_pace

@@ -138,6 +138,8 @@ module Veranda
 
       # @return [Hash{String => Hash}] boards by stream
       def boards_for(peer, lesson)
+        return {} if !peer.person.staff? && @archive.sittings.turned_out?(lesson[:id], peer.person.id)
+
         boards = @archive.lessons.boards(lesson[:id])
         boards += @archive.own_copies.of_lesson(lesson[:id], person: peer.person.id) unless peer.person.staff?
         boards = boards.select { |board| Core::Access.board?(peer.person, board) }

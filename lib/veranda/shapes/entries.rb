@@ -48,7 +48,7 @@ module Veranda
       }.freeze
 
       STAFF = {
-        waits: object({ id: STRING, name: STRING, role: Views::ROLE }, may: { held: BOOLEAN }),
+        waits: object({ id: STRING, name: STRING, role: Views::ROLE }, may: { held: BOOLEAN, link_of: STRING }),
         removed: Views::PERSON,
         let_back: PEOPLE,
         doors_set: object({ each: BOOLEAN }),

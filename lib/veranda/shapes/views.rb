@@ -88,8 +88,9 @@ module Veranda
                            may: { people: list(STRING), owner: STRING, outside: one_of('closed', 'read', 'work'), first_page: STRING }),
         Cue: Commands.of(Core::Lessons::Cues::CONTRACT).merge(description: 'Something prepared on a step, to be done by one key in class.'),
         Waiting: object({ id: STRING, name: STRING, role: ROLE, since: MOMENT },
-                        may: { held: BOOLEAN },
-                        about: 'Somebody at the doors; `held` once they were sent back there.'),
+                        may: { held: BOOLEAN, link_of: STRING },
+                        about: 'Somebody at the doors; `held` until staff let them in; `link_of` the guest who came by the same link ' \
+                               'before and was removed.'),
 
         PlaceView: object({ shown: maybe(SHOWN), timer: maybe(TIMER), hands: list(STRING), floor: maybe(FLOOR), leader: maybe(STRING),
                             pairs: maybe(shape(:PairsHere)), room: maybe(shape(:RoomHere)), call: maybe(shape(:RoomCall)),

@@ -27,6 +27,8 @@ module Veranda
       include Counting
 
       CHANNEL = 'veranda_entries'
+      # What is noted in tables beside it, in the same commit.
+      BESIDE = [MaterialUses, SittingStatus, TurnedOut].freeze
       ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
 
       # @param db [Sequel::Database]
@@ -263,12 +265,8 @@ module Veranda
       end
 
       # @return [Boolean] whether more than entries has to be written
-      def beside?(entries) = MaterialUses.any?(entries) || SittingStatus.any?(entries)
-
-      def note(entries)
-        MaterialUses.note(@db, entries)
-        SittingStatus.note(@db, entries)
-      end
+      def beside?(entries) = BESIDE.any? { |notes| notes.any?(entries) }
+      def note(entries) = BESIDE.each { |notes| notes.note(@db, entries) }
 
       def snapshot(name, upto: nil, last: nil)
         facts, seq, at = @snapshots.latest(name, upto: upto, last: last)

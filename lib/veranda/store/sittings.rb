@@ -54,6 +54,20 @@ module Veranda
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').reverse(:made_at).get(:id)
       end
 
+      # @return [Boolean] whether somebody was turned out of a class of a lesson that goes on now
+      def turned_out?(lesson_id, person_id)
+        open = @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'open').select(:id)
+        !@db[:turned_out].where(sitting_id: open, person_id: person_id).empty?
+      end
+
+      # @return [String, nil] name of a guest who came to a lesson by the same link as another one, and was removed from a class of it
+      def removed_by_link(sitting_id, lesson_id, person_id)
+        link = @db[:guests].where(lesson_id: lesson_id, person_id: person_id).select(:link_id)
+        @db[:turned_out].join(:guests, { lesson_id: lesson_id, person_id: :person_id }).join(:people, id: Sequel[:guests][:person_id])
+                        .where(sitting_id: sitting_id, removed: true, link_id: link)
+                        .exclude(Sequel[:guests][:person_id] => person_id).get(:name)
+      end
+
       # @return [Sequel::Dataset] ids of all classes of a course
       def ids_of_course(course_id) = @db[:sittings].where(lesson_id: @db[:lessons].where(course_id: course_id).select(:id)).select(:id)
 

@@ -2116,7 +2116,7 @@ export interface StaffBoard {
   first_page?: string;
 }
 /**
- * Somebody at the doors; `held` once they were sent back there.
+ * Somebody at the doors; `held` until staff let them in; `link_of` the guest who came by the same link before and was removed.
  */
 export interface Waiting {
   id: string;
@@ -2124,6 +2124,7 @@ export interface Waiting {
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   since: number;
   held?: boolean;
+  link_of?: string;
 }
 /**
  * A thread, as those who are in it know of it; with `staff` all staff of the class are.
@@ -2558,6 +2559,7 @@ export interface WaitsBody {
   name: string;
   role: 'instructor' | 'assistant' | 'student' | 'guest' | 'stand_in';
   held?: boolean;
+  link_of?: string;
 }
 export interface RemovedBody {
   id: string;
