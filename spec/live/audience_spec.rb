@@ -10,7 +10,7 @@ RSpec.describe 'Who hears what' do
     STAFF = %w[odalys tomas].freeze
     STUDENTS = %w[farah jonas nils hana].freeze
 
-    attr_reader :allowed, :oversight
+    attr_reader :allowed, :outside, :oversight
 
     def initialize(boards)
       @standing = STUDENTS.to_h { |who| [who, :in] }
@@ -19,6 +19,7 @@ RSpec.describe 'Who hears what' do
       @copies = {}
       @words = Hash.new { |hash, stream| hash[stream] = [] }
       @allowed = (STAFF + STUDENTS).to_h { |who| [who, []] }
+      @outside = STUDENTS.to_h { |who| [who, []] }
       @oversight = false
       @rooms = {}
     end
@@ -76,10 +77,17 @@ RSpec.describe 'Who hears what' do
     # Everyone may know what is on the streams that they read now.
     def settle
       @words.each { |stream, words| readers(stream).each { |who| @allowed[who] |= words } }
+      STUDENTS.each { |who| @outside[who] |= by_lesson_door(who) }
     end
 
-    # By its address, a board is open to the course as well, whoever was let in.
-    def by_address(who) = @boards.select { |_, audience| opens?(audience, who) }.keys + @copies.select { |_, owner| STAFF.include?(who) || owner.include?(who) }.keys
+    # By its address, and by the lesson's door, a board is open to the course as well; to nobody whom the class has turned out.
+    def by_address(who)
+      return [] if @standing.fetch(who, :in) != :in
+
+      @boards.select { |_, audience| opens?(audience, who) }.keys + @copies.select { |_, owner| STAFF.include?(who) || owner.include?(who) }.keys
+    end
+
+    def by_lesson_door(who) = @words.values_at(*(by_address(who) & @words.keys)).flatten
     def every_board = @boards.keys + @copies.keys
 
     def now(who) = @words.select { |stream, _| readers(stream).include?(who) }.values.flatten
@@ -230,7 +238,9 @@ RSpec.describe 'Who hears what' do
     act(dice, staff, ids[:sitting], verb, { person: student, place: 'main' })
     reckoning.stand(student, verb == 'class.remove' ? :removed : :waiting)
     reckoning.settle
-    say(dice, reckoning, Reckoning::STAFF.find { |other| other != staff })
+    other = Reckoning::STAFF.find { |one| one != staff }
+    say(dice, reckoning, other)
+    draw(dice, reckoning, other)
   end
 
   def let_in(dice, reckoning, staff)
@@ -299,12 +309,19 @@ RSpec.describe 'Who hears what' do
       boards = ["board/#{made[:board]}", "board/#{ARCHIVE.lessons.add_board(made[:lesson], name: 'Second')}"]
       Veranda::Preparing::Classes.new(ARCHIVE).boards_changed(made[:lesson])
       all.each { |who| join(who) }
+      # Each looks into the lesson as well, by the other process.
+      outside = Reckoning::STUDENTS.to_h { |who| [who, Wire.join(servers[(all.index(who) + 1) % 2], who, { lesson: made[:lesson] })] }
       reckoning = Reckoning.new(boards)
       130.times do
         step(dice, reckoning)
         reckoning.settle
       end
       sleep 1
+      outside.each do |who, wire|
+        told = JSON.generate(wire.heard).scan(/word\d+end/).uniq
+        expect(told - reckoning.outside[who]).to be_empty, "#{who} heard by the lesson's door what was not theirs: #{told - reckoning.outside[who]}"
+        expect(reckoning.by_lesson_door(who) - told).to be_empty, "#{who} missed by the lesson's door #{reckoning.by_lesson_door(who) - told}"
+      end
       # The history had rooms in it.
       expect(ARCHIVE.log.state(ids[:staff]).first.activities.to_a.map { |activity| activity[:state] }).to include('closed')
       all.each do |who|

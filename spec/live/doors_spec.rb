@@ -42,6 +42,71 @@ RSpec.describe 'Coming in, being sent back and being removed' do
     back.wait { |message| message['t'] == 'gained' && message['stream'] == board }
   end
 
+  # Looking through the lesson's door, on this process and on another that nobody else of the class is on.
+  describe 'while they look into the lesson' do
+    let(:other) { Server.new(processes: 2) }
+    let(:server) { @server ||= Server.new(processes: 2) }
+    let(:address) { "/api/boards/#{made[:board]}/p1.svg" }
+
+    def look(on) = Wire.join(on, 'farah', { lesson: made[:lesson] })
+    def draw(mark) = expect(odalys.do('board.put', board, marks: [stroke(mark)])['t']).to eq('done')
+    def heard?(wire, mark) = wire.entries(board).to_s.include?(mark)
+
+    %w[class.remove class.send_to_wait].each do |turned|
+      it "is closed to them at once (#{turned}), on every process, and opens once they are let in" do
+        odalys
+        join('farah')
+        outside = [look(server), look(other)]
+        expect(outside.map { |wire| wire.part(board) }).to all(be_a(Hash))
+        odalys.do(turned, sitting, person: 'farah', place: 'main')
+        draw('unseen')
+        outside.each { |wire| wire.wait { |message| message['t'] == 'lost' && message['stream'] == board } }
+        odalys.say(t: 'now', stream: board, kind: 'pointer', body: { x: 5, y: 5, page: 'p1' })
+        draw('unseen-too')
+        draw('and-this')
+        sleep 0.3
+        outside.each do |wire|
+          expect(%w[unseen unseen-too and-this].select { |mark| heard?(wire, mark) }).to eq([])
+          expect(wire.heard.select { |message| message['t'] == 'now' }).to eq([])
+          expect(wire.do('board.put', board, marks: [stroke('forged')])).to include('code' => 'no_access')
+        end
+        # Coming anew, and by address, it is the same.
+        expect(look(other).wait_for('welcome')['streams']).to eq([])
+        farah = VisitorClient.new(server, as: 'farah')
+        expect([farah.get(address).status, VisitorClient.new(other, as: 'farah').get(address).status]).to eq([403, 403])
+        odalys.do('class.let_back', staff, person: 'farah') if turned == 'class.remove'
+        join('farah')
+        odalys.do('class.let_in', sitting, people: ['farah'])
+        until_true('it is open again') { farah.get(address).status == 200 }
+        outside.first.wait { |message| message['t'] == 'gained' && message['stream'] == board }
+      end
+    end
+  end
+
+  it 'tells staff of a guest who comes anew by the link of one who was removed, and lets them wait' do
+    odalys
+    link = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/links", {}).body['token']
+    guest = lambda do |name|
+      VisitorClient.new(server).tap { |visitor| visitor.enter(link, name: name) }
+    end
+    first = again(guest['Oona Teague'])
+    id = first.wait_for('welcome')['you']['id']
+    expect(first.part(room)).to be_a(Hash)
+    odalys.do('class.remove', sitting, person: id, place: 'main')
+    second = again(guest['Somebody New'])
+    expect(second.wait_for('welcome')['streams'].map { |part| part['stream'] }).not_to include(room)
+    waits = odalys.wait { |message| message['kind'] == 'waits' && message['body']['name'] == 'Somebody New' }
+    expect(waits['body']).to include('link_of' => 'Oona Teague', 'held' => true)
+  end
+
+  it 'lets somebody who waits know that nobody lets them in any more' do
+    odalys.do('class.set_doors', staff, each: true)
+    farah = join('farah')
+    odalys.do('class.end', sitting)
+    expect(farah.wait_for('error')).to include('code' => 'class_ended')
+    until_true('the connection is cut') { farah.closed? }
+  end
+
   it 'removes somebody with three pages open, and keeps them out by every door' do
     odalys
     visitor = VisitorClient.new(server, as: 'farah')
