@@ -11,5 +11,6 @@ aside = Veranda::Aside::Pools.new
 stage = Veranda::Stage::Studio.new(Veranda::Environment.stage)
 hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1, aside: aside, stage: stage)
 
-run Veranda::Http::App.build(archive: archive, hub: hub, aside: aside, secret: Veranda::Environment.session_secret,
-                             root: File.join(Veranda::ROOT, 'web/dist'), secure: Veranda::Environment.secure?)
+environment = Veranda::Environment
+run Veranda::Http::App.build(archive: archive, hub: hub, aside: aside, secret: environment.session_secret, proxies: environment.proxies,
+                             root: File.join(Veranda::ROOT, 'web/dist'), secure: environment.secure?)

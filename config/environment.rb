@@ -35,6 +35,10 @@ module Veranda
     # @return [Integer] how many server processes there are
     def processes = Integer(ENV.fetch('PROCESSES', '1'))
 
+    # Proxies in front of the server, which may say for whom they ask. Of others it is not believed.
+    # @return [Array<String>] addresses
+    def proxies = ENV.fetch('PROXIES', '').split
+
     # @return [Boolean] whether the site is served by https
     def secure? = ENV['VERANDA_HTTPS'] == 'yes'
 

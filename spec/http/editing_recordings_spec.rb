@@ -186,7 +186,11 @@ RSpec.describe 'Editing a recording over HTTP' do
       codes = Array.new(30) { |i| enter(someone, made, password: "guess #{i}").code }
       expect(codes.uniq).to eq(%w[wrong_password too_fast])
       expect(someone.get(path).code).to eq('no_such_recording')
-      # Whoever knows it is not kept out by somebody else who guesses.
+      # Where one says that one comes from elsewhere it is not believed.
+      forged = Array.new(5) { |i| someone.post('/api/links/enter', { token: made['token'], password: 'guess' }, { 'X-Forwarded-For' => "10.1.2.#{i}" }).code }
+      expect(forged.uniq).to eq(['too_fast'])
+      # Whoever knows it is not kept out by somebody else who guesses, neither at another address nor as somebody who is known.
+      expect(enter(VisitorClient.new(server, as: 'nils'), made, password: 'low water').status).to eq(200)
       expect(someone.raw('POST', '/api/links/enter', JSON.generate(token: made['token'], password: 'low water'), from: '127.0.0.9').status).to eq(200)
       expect(ARCHIVE.db[:links].where(id: made['id']).get(:password)).to start_with('$argon2')
       expect(odalys.get("#{path}/links").body['links'].map { |one| one.values_at('id', 'password') }).to eq([[made['id'], true]])

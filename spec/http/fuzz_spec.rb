@@ -13,6 +13,9 @@ RSpec.describe 'Everything that can be asked over HTTP' do
   let(:visitors) { ['tomas', 'delphine', nil].map { |who| VisitorClient.new(server, as: who) } }
 
   ODD = ['%00', '%ff%fe', '%ed%b0%80', '..%2f..%2fetc%2fpasswd', '%', '-1', '9' * 40, 'nowhere', '%27%3B--', 'a%20b', '%E2%80%AE', '.zip'].freeze
+  # Bodies are called what they are not, too.
+  TYPES = [nil, 'text/plain', 'text/xml', 'application/x-www-form-urlencoded', 'multipart/form-data', "multipart/form-data; boundary=#{'b' * 300}",
+           'multipart/form-data; boundary=""', 'multipart/mixed; boundary=x', 'application/octet-stream', 'application/json; charset=utf-16', '/', ';', 'é'].freeze
   QUERIES = ['t[]=', 'from[a]=1', 'search=%00', 'search=%ff', 'search=%25_%5C', 'lesson=%00', 't=-9999999999999999999', 't=1e9', 'from=9&to=1', 'kind=x&kind=y',
              'page=%00', '&&=', '%00=1', 'sort=evil'].freeze
 
@@ -57,7 +60,7 @@ RSpec.describe 'Everything that can be asked over HTTP' do
     statuses = Array.new(requests) do |i|
       method, path, body = request(made)
       # Limits on how often one may ask are another matter.
-      answer = visitors[i % 3].raw(method, path, body, from: "127.0.1.#{i % 250}")
+      answer = visitors[i % 3].raw(method, path, body, from: "127.0.1.#{i % 250}", type: rng.rand(4).zero? ? TYPES.sample(random: rng) : 'application/json')
       faulty = answer.status >= 500 || (answer.status >= 400 && path.start_with?('/api') && !answer.body.is_a?(Hash))
       raise "#{method} #{path} #{body.inspect[0, 300]}: #{answer.status} #{answer.body.inspect[0, 300]}" if faulty
 

@@ -232,6 +232,22 @@ RSpec.describe 'Polls' do
       expect(log).not_to match(/#{id}|poll\.answer|#{people.join('|')}/)
     end
 
+    it 'tell nothing of one person by what two others change, until the round is closed' do
+      wires = begin_poll(*people, question: hard)
+      people.first(4).zip(values) { |who, value| answer(wires, who, value) }
+      told = -> { ARCHIVE.log.ballots.told(poll, 1).last.tally }
+      live(wires) { |one| one['answered'] == 4 }
+      before = told.call
+      expect(before.values.sum).to be_between(3, 4)
+      # Two who change theirs again and again; and one, once.
+      [['b'], ['c'], %w[a b c]].each { |value| %w[jonas nils].each { |who| answer(wires, who, value) } }
+      answer(wires, 'farah', ['b'])
+      3.times { expect(told.call).to eq(before) }
+      run(wires, 'close', sitting, round: 1)
+      until_true('it is counted') { answers_of(sitting).counted?(1) }
+      expect(answers_of(sitting).of(1).tally).to eq(['b'] => 1, %w[a b c] => 2, ['a'] => 1)
+    end
+
     it 'are one each, may be changed, and stay with the first where they may not' do
       wires = begin_poll('farah', 'jonas', question: hard.merge(change: false))
       wires['tab'] = join('farah')

@@ -61,8 +61,8 @@ class VisitorClient
 
   # A request as it stands, from an address of its own on this machine, so that no limit by address is met.
   # @return [Response]
-  def raw(method, path, body = nil, from: '127.0.0.1')
-    head = { 'Cookie' => @cookie, 'X-CSRF-Token' => token.to_s, 'Content-Type' => 'application/json' }.compact
+  def raw(method, path, body = nil, from: '127.0.0.1', type: 'application/json')
+    head = { 'Cookie' => @cookie, 'X-CSRF-Token' => token.to_s, 'Content-Type' => type }.compact
     socket = TCPSocket.new('127.0.0.1', @server.port, from, 0)
     lines = ["#{method} #{path} HTTP/1.1", "Host: 127.0.0.1:#{@server.port}", 'Connection: close', *head.map { |name, value| "#{name}: #{value}" }]
     lines << "Content-Length: #{body.bytesize}" if body

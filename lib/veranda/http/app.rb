@@ -25,13 +25,14 @@ module Veranda
       # @param secret [String] at least 64 bytes
       # @param root [String] folder of the built front end
       # @param secure [Boolean] whether cookies are for https alone
+      # @param proxies [Array<String>] see {Address}
       # @return [#call]
-      def build(archive:, hub:, aside:, secret:, root:, secure: false)
+      def build(archive:, hub:, aside:, secret:, root:, secure: false, proxies: [])
         pages = Pages.new(root)
         api = resources(archive, hub, aside)
         accounts = Accounts.over(archive.db, secret, aside)
         Rack::Builder.new do
-          use Sane
+          use Sane, proxies: proxies
           use Throttle
           use Rack::Session::Cookie, key: 'veranda', secrets: secret, same_site: :lax, httponly: true, secure: secure,
                                      expire_after: SESSION_LASTS

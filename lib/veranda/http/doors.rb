@@ -126,7 +126,7 @@ module Veranda
           raise Core::Refusal.new(:password_needed,
                                   'This recording asks for a password. Whoever sent you the link knows it.')
         end
-        unless TRIES.take?(link[:id], request.ip)
+        unless TRIES.take?(link[:id], visitor.person&.fetch(:id) || request.ip)
           raise Core::Refusal.new(:too_fast, 'That was tried too often. Wait a minute and try again.')
         end
         return if aside(:password_fits, hash: link[:password], password: password.to_s[0, 200])
@@ -134,7 +134,7 @@ module Veranda
         raise Core::Refusal.new(:wrong_password, 'That is not the password of this recording. Look at small and capital letters.')
       end
 
-      # One from one address, and from all of them together: a stranger's tries must not keep others out.
+      # By one person or from one address, and from all of them together.
       TRIES = Tries.new(from_one: [0.1, 10], from_all: [0.5, 60])
       private_constant :TRIES
 

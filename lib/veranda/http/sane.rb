@@ -11,11 +11,19 @@ module Veranda
       # Names of a search are plain words; none of ours is a list.
       NAME = /\A[a-z_]{1,20}\z/
 
-      def initialize(app)
+      # What bodies may be: JSON, or a file or a piece of one as it is. Nothing here reads a form.
+      BODIES = %r{\A(?:application/(?:json|octet-stream|offset\+octet-stream)|text/vtt)\s*(?:;|\z)}i
+      NOT_A_BODY = JSON.generate(code: :bad_input, says: 'What was sent is of a kind that is not read here.')
+
+      # @param proxies [Array<String>] see {Address}
+      def initialize(app, proxies: [])
         @app = app
+        @address = Address.new(proxies)
       end
 
       def call(env)
+        @address.settle(env)
+        return refuse(NOT_A_BODY, 415) unless body?(env['CONTENT_TYPE'].to_s)
         return refuse(REFUSED) unless path?(env['PATH_INFO']) && query?(env['QUERY_STRING'])
         return refuse(UNREADABLE) if env['PATH_INFO'].start_with?('/auth/') && !form?(env)
 
@@ -24,6 +32,7 @@ module Veranda
 
       private
 
+      def body?(type) = type.empty? || BODIES.match?(type)
       def path?(path) = readable?(path) && !path.include?('//')
 
       def query?(query)
@@ -54,7 +63,7 @@ module Veranda
         false
       end
 
-      def refuse(text) = [400, { 'content-type' => 'application/json', 'cache-control' => 'no-store' }, [text]]
+      def refuse(text, status = 400) = [status, { 'content-type' => 'application/json', 'cache-control' => 'no-store' }, [text]]
     end
   end
 end

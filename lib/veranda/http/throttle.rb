@@ -15,8 +15,7 @@ module Veranda
       ].freeze
       # Tries to sign in to one account from one address, and from all of them together: a stranger's tries must not keep
       # its owner out.
-      ACCOUNT = [0.1, 12].freeze
-      ACCOUNT_FROM_ALL = [0.5, 60].freeze
+      ACCOUNT = { from_one: [0.1, 12], from_all: [0.5, 60] }.freeze
       FORGET_OVER = 10_000
 
       # @param clock [#call] seconds, monotonic
@@ -25,6 +24,7 @@ module Veranda
         @limits = limits
         @clock = clock
         @rates = {}
+        @accounts = Tries.new(**ACCOUNT, clock: clock)
       end
 
       def call(env)
@@ -42,8 +42,7 @@ module Veranda
 
       def account?(env)
         account = env.dig('veranda.form', 'email') or return true
-        account = account.strip.downcase[0, 200]
-        rate([:account, account, env['REMOTE_ADDR']], *ACCOUNT).take && rate([:account, account], *ACCOUNT_FROM_ALL).take
+        @accounts.take?(account.strip.downcase[0, 200], env['REMOTE_ADDR'])
       end
 
       # The longest unused goes first.

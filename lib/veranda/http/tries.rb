@@ -1,11 +1,21 @@
 # frozen_string_literal: true
 
+require 'ipaddr'
+
 module Veranda
   module Http
-    # Counts how often a secret is tried: from one address strictly, from all together less so. For one process.
+    # Counts how often a secret is tried: by one person or from one address strictly, by all together less so. The first tries of each do
+    # not depend on what others do: else strangers who guess would keep out whoever knows it. For one process.
     class Tries
       # Of those that were tried longest ago nothing is known any more.
       FORGET_OVER = 10_000
+      # Tries of each that no others stand in the way of.
+      OWN = 2
+      # Whoever has one address of IPv6 has as many as they like; networks are given out whole (RFC 6177).
+      NETWORK = 64
+
+      Known = Struct.new(:rate, :tries)
+      private_constant :Known
 
       # @param from_one [Array(Float, Integer)] tries in a second in the long run, and at once
       # @param from_all [Array(Float, Integer)]
@@ -14,20 +24,27 @@ module Veranda
         @from_one = from_one
         @from_all = from_all
         @clock = clock
-        @rates = {}
+        @known = {}
       end
 
       # @param secret [String] which one is tried
-      # @param address [String]
+      # @param who [String] a person, or an address where nobody is known
       # @return [Boolean] whether it may be tried once more; that counts
-      def take?(secret, address) = rate([secret, address], *@from_one).take && rate([secret], *@from_all).take
+      def take?(secret, who)
+        own = known([secret, network(who)], *@from_one)
+        return false unless own.rate.take
+
+        (own.tries += 1) <= OWN || known([secret], *@from_all).rate.take
+      end
 
       private
 
-      def rate(key, per_second, burst)
-        known = @rates.delete(key) || Live::Rate.new(per_second, burst: burst, clock: @clock)
-        @rates.shift if @rates.length > FORGET_OVER
-        @rates[key] = known
+      def network(who) = who.count(':') > 1 ? IPAddr.new(who).mask(NETWORK).to_s : who
+
+      def known(key, per_second, burst)
+        found = @known.delete(key) || Known.new(Live::Rate.new(per_second, burst: burst, clock: @clock), 0)
+        @known.shift if @known.length > FORGET_OVER
+        @known[key] = found
       end
     end
   end

@@ -64,17 +64,19 @@ module Veranda
         of(poll).filter_map { |round, answers| [round, answers[own]] if answers.key?(own) }.to_h
       end
 
-      # What may be told of a round while it is open: changes only where those of several people come together, for from one answer more
-      # one would know whose it is.
-      # @return [Array(Integer, Array<Object>)] how many answered, and the answers as they were when enough had changed
+      # What may be told of a round while it is open: more only once several people have answered for the first time since, for from one
+      # answer more one would know whose it is. What somebody changes later is told when the round is closed: else two who change theirs
+      # again and again would bring to light what a third one does.
+      # @return [Array(Integer, Array<Object>)] how many answered, and the answers of those of whom enough had come
       def told(poll, round)
         @db.transaction do
           answers, told = rows(poll).where(round: round).for_update.get([text(:answers), text(:told)])&.map { |json| JSON.parse(json) }
           next [0, []] unless answers
 
-          if (answers.to_a - told.to_a).length >= Core::Polls::Tally::FEWEST
-            rows(poll).where(round: round).update(told: :answers)
-            told = answers
+          fresh = answers.except(*told.keys)
+          if fresh.length >= Core::Polls::Tally::FEWEST
+            told = told.merge(fresh)
+            rows(poll).where(round: round).update(told: JSON.generate(told))
           end
           [answers.length, told.values]
         end
