@@ -43,16 +43,20 @@ RSpec.describe Veranda::Live::Lane do
     expect(performer.batches).to eq([%w[a b c]])
   end
 
-  it 'pays a visit again that met a database which was away, and no other' do
+  it 'pays a visit again that met a database which was away, and no other; and says when it gives one up' do
     tries = Hash.new(0)
+    given_up = []
+    visit = ->(lane, name, &job) { lane.visit(given_up: -> { given_up << name }, &job) }
     answers(Balky.new { nil }, 'a') do |lane, task|
-      lane.visit { (tries[:away] += 1) < 3 && raise(Sequel::DatabaseDisconnectError, 'gone') }
-      lane.visit { (tries[:odd] += 1) && raise(ArgumentError, 'odd') }
-      lane.visit { (tries[:never] += 1) && raise(Sequel::DatabaseDisconnectError, 'gone') }
+      visit.call(lane, :away) { (tries[:away] += 1) < 3 && raise(Sequel::DatabaseDisconnectError, 'gone') }
+      visit.call(lane, :odd) { (tries[:odd] += 1) && raise(ArgumentError, 'odd') }
+      visit.call(lane, :never) { (tries[:never] += 1) && raise(Sequel::DatabaseDisconnectError, 'gone') }
       task.with_timeout(Patience::SECONDS) { sleep 0.05 until tries[:never] == described_class::TRIES }
       sleep described_class::PAUSE * 2
     end
     expect(tries).to eq(away: 3, odd: 1, never: described_class::TRIES)
+    # Nobody is left waiting for an answer.
+    expect(given_up).to eq(%i[odd never])
   end
 
   [ArgumentError.new('invalid byte sequence'), NoMethodError.new('undefined method'), Sequel::DatabaseError.new('invalid'), ZeroDivisionError.new('x')].each do |error|

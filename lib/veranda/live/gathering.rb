@@ -55,13 +55,14 @@ module Veranda
       # @return [Array<String>] ids of the classes that someone is connected to
       def sittings = @peers.filter_map(&:sitting_id).uniq
 
-      # Subscribes a peer and tells it everything it has missed.
+      # Subscribes a peer and tells it everything it has missed. One that cannot be told is hung up on: it comes again by itself, and would
+      # wait for ever for an answer on a line that is open.
       # @param seen [Hash{String => Integer}] last seq it has of each stream
       def welcome(peer, seen)
         @peers << peer
         return @door.come(peer, seen) unless peer.sitting_id
 
-        @lane.visit do |performer|
+        @lane.visit(given_up: peer.method(:close)) do |performer|
           refusal = @welcomes.turned_away(peer, performer)
           next peer.fault(refusal) if refusal
 
@@ -71,7 +72,7 @@ module Veranda
 
       # Tells a peer that read too slowly the present state of all its streams.
       def resynchronise(peer)
-        @lane.visit do |performer|
+        @lane.visit(given_up: peer.method(:close)) do |performer|
           peer.outbox.resume
           @welcomes.again(peer, performer) if here?(peer)
         end
@@ -81,7 +82,7 @@ module Veranda
       def follow(peer, streams)
         return unless peer.sitting_id
 
-        @lane.visit { |performer| @welcomes.follow(peer, streams, performer) if here?(peer) && peer.welcomed }
+        @lane.visit(given_up: peer.method(:close)) { |performer| @welcomes.follow(peer, streams, performer) if here?(peer) && peer.welcomed }
       end
 
       # @param order [Deciding::Order]
@@ -195,7 +196,7 @@ module Veranda
           next soon { come_in(peer, seen) if here?(peer) } if outcome.refusal&.code == :not_saved
           next peer.fault(outcome.refusal) if refused_for_good?(outcome)
 
-          @lane.visit { |performer| @welcomes.teach(peer, performer, seen) if here?(peer) }
+          @lane.visit(given_up: peer.method(:close)) { |performer| @welcomes.teach(peer, performer, seen) if here?(peer) }
         end
       end
 

@@ -23,7 +23,7 @@ module Veranda
       PAUSE = 0.3
 
       Arrival = Struct.new(:order, :answer)
-      Visit = Struct.new(:job, :tries)
+      Visit = Struct.new(:job, :given_up, :tries)
       private_constant :Arrival, :Visit
 
       # @param performer [Deciding::Performer]
@@ -38,8 +38,9 @@ module Veranda
       # @yieldparam outcome [Deciding::Outcome]
       def submit(order, &answer) = @queue.enqueue(Arrival.new(order, answer))
 
+      # @param given_up [#call, nil] told when it came to nothing in the end: nobody may be left to wait for an answer
       # @yieldparam performer [Deciding::Performer] with nothing uncommitted in it; what is done may begin anew when the database was away
-      def visit(&job) = @queue.enqueue(Visit.new(job, 1))
+      def visit(given_up: nil, &job) = @queue.enqueue(Visit.new(job, given_up, 1))
 
       # @return [Boolean]
       def idle? = @queue.empty?
@@ -58,14 +59,16 @@ module Veranda
         visit.job.call(@performer)
       rescue StandardError => e
         Complaint.of(self, 'A visit to the lane failed', e)
-        again(visit) if passing?(e) && visit.tries < TRIES
+        return again(visit) if passing?(e) && visit.tries < TRIES
+
+        guarded('Nobody could be told that a visit was given up') { visit.given_up&.call }
       end
 
       # Later, so that others have their turn meanwhile.
       def again(visit)
         Async::Task.current.reactor.async(transient: true) do
           sleep PAUSE
-          @queue.enqueue(Visit.new(visit.job, visit.tries + 1))
+          @queue.enqueue(Visit.new(visit.job, visit.given_up, visit.tries + 1))
         end
       end
 

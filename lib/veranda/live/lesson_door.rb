@@ -23,7 +23,7 @@ module Veranda
 
       # @param seen [Hash{String => Integer}] last seq that they have of each stream
       def come(peer, seen)
-        @lane.visit do |performer|
+        @lane.visit(given_up: peer.method(:close)) do |performer|
           next unless @gathering.here?(peer)
 
           @sittings.open_of(@lesson[:id])&.then { |id| @classes << id }

@@ -34,6 +34,44 @@ RSpec.describe Core::Lessons::Squeeze do
     end
   end
 
+  # Reckoned here minute by minute, and not as the class does: what of a step is spent cannot be taken from it any more.
+  describe 'in a class that goes back and forth between its steps' do
+    let(:minute) { 60_000 }
+
+    # @return [Array] a class of random steps, where it is in minutes, and how many of them each step has had
+    def wandered(rng)
+      steps = Array.new(2 + rng.rand(5)) { |i| step("s#{i}", 3 + rng.rand(20), 1 + rng.rand(12)) }
+      sitting = Core::Sittings::Sitting.new
+      tell = ->(seq, kind, at, body) { sitting.apply(Core::Streams::Entry.new(stream: 'sitting/x', seq: seq, at: at, actor: 'o', kind: kind, body: body, command_id: nil)) }
+      tell[1, 'planned', 0, { id: 'x', starts_at: 0, minutes: steps.sum { |one| one[:minutes] }, steps: steps.map { |one| one.slice(:id, :minutes) } }]
+      tell[2, 'opened', 0, {}]
+      had = Hash.new(0)
+      now = 0
+      (1 + rng.rand(8)).times do |i|
+        here = steps.sample(random: rng)[:id]
+        tell[3 + i, 'moved', now * minute, { step: here }]
+        stay = rng.rand(15)
+        stay.times { had[here] += 1 }
+        now += stay
+      end
+      [steps, sitting, now, had]
+    end
+
+    300.times do |seed|
+      it "takes nothing that is spent already (random class #{seed})" do
+        steps, sitting, now, had = wandered(Random.new(seed))
+        timing = Core::Lessons::Timing.new(sitting, now * minute, shortest: steps.to_h { |one| one.values_at(:id, :shortest) })
+        at = steps.index { |one| one[:id] == sitting.step[:id] }
+        left = steps.drop(at).to_h { |one| [one[:id], [one[:minutes] - had[one[:id]], 0].max] }
+        late = now + left.values.sum - steps.sum { |one| one[:minutes] }
+        most = steps.drop(at + 1).to_h { |one| [one[:id], [left[one[:id]] - [one[:shortest] - had[one[:id]], 0].max, 0].max] }
+        taken = timing.squeeze.to_h { |row| row.values_at(:step, :less) }
+        taken.each { |id, less| expect(less).to be_between(1, most.fetch(id)) }
+        expect(taken.values.sum).to eq([[late, 0].max, most.values.sum].min)
+      end
+    end
+  end
+
   it 'is offered on the run sheet, and in class for the steps to come' do
     sheet = Core::Lessons::RunSheet.new([step('a', 20, 10), step('b', 14, 10)], starts_at: 0, minutes: 30)
     expect(sheet.to_h).to include(over: 4, slack: 14, squeeze: [{ step: 'a', less: 3 }, { step: 'b', less: 1 }])

@@ -187,7 +187,7 @@ RSpec.describe 'Polls in a class' do
     picture = ->(id) { { picture: { material: id, version: 3, slide: 2 } } }
     asked = crossing.merge(picture.call('chart'), options: [{ id: 'a', text: 'Red', **picture.call('gone') }, { id: 'b', text: 'Green', **picture.call('chart') }])
     cue = { id: 'c', kind: 'set', questions: [{ id: 'x', question: asked }] }
-    expect(Core::Lessons::Cues.materials(cue)).to eq(%w[chart gone chart])
+    expect(Core::Lessons::Cues.materials(cue)).to eq(%w[chart gone])
     moved = Core::Lessons::Cues.on_materials(cue, { 'chart' => 'new' })[:questions].first[:question]
     expect(moved[:picture]).to eq(material: 'new', version: 1, slide: 2)
     expect(moved[:options].map { |option| option[:picture] }).to eq([nil, { material: 'new', version: 1, slide: 2 }])

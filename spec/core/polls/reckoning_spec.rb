@@ -44,6 +44,18 @@ RSpec.describe Core::Polls::Spread do
     expect(described_class.bins([3, 3])).to eq([{ from: 3.0, to: 3.0, count: 2 }])
   end
 
+  # Which tenth a number is in is seen from how it is written.
+  it 'puts what lies between two bins into the upper one' do
+    tenths = (1..11).map { |n| n / 5.0 }
+    expect(described_class.bins(tenths).map { |bin| bin.values_at(:from, :count) }).to eq((1..9).map { |n| [n / 5.0, 1] } + [[2.0, 2]])
+    [0.1, 0.7, 1.1, 2.3, 4.35, 0.57].each do |step|
+      numbers = (0..11).map { |n| (step * n).round(4) }
+      described_class.bins(numbers).each_cons(2) do |bin, _|
+        expect(bin[:count]).to eq(numbers.count { |number| (number * 10_000).round.between?((bin[:from] * 10_000).round, (bin[:to] * 10_000).round - 1) })
+      end
+    end
+  end
+
   it 'has bins that are easily read' do
     expect(described_class.bins([0.1, 0.2, 0.35, 0.9]).first).to eq(from: 0.1, to: 0.2, count: 1)
     expect(described_class.bins([0, 10, 20, 100]).map { |bin| bin[:to] }.last).to eq(100.0)

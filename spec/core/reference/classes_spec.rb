@@ -51,7 +51,7 @@ RSpec.describe 'Classes, against how they went' do
   def sums(hall)
     timing = Core::Lessons::Timing.new(hall.state, hall.clock + 90_000, shortest: hall.staff.shortest)
     recording = Core::Recordings::Recording.new(hall.state, edits: Core::Recordings::Edits.cutting([[1_400_000, 1_900_000]])) if hall.state.ended? && hall.state.stretches.any?
-    [timing.to_h, timing.squeeze, timing.drift, recording && [recording.chapters, recording.clock.length]]
+    [timing.to_h, timing.drift, recording && [recording.chapters, recording.clock.length]]
   end
 
   # @return [Array(String, Hash)] a command

@@ -7,6 +7,8 @@ export type Status = 'connecting' | 'open' | 'reconnecting' | 'refused';
 const PING_EVERY = 15_000;
 /** A connection on which nothing is heard for this long after a ping is dead, though nobody has said so. */
 const PONG_WITHIN = 10_000;
+/** A server that has not welcomed one within this, however busy it is, has most likely lost the hello. */
+const WELCOME_WITHIN = 20_000;
 const RETRY_FIRST = 400;
 const RETRY_MOST = 8_000;
 
@@ -92,6 +94,7 @@ export class Line {
       opened = true;
       this.ends.onOpen();
       this.later(PING_EVERY, () => this.beat());
+      this.later(WELCOME_WITHIN, () => this.status === 'open' || this.drop());
     };
     socket.onmessage = ({ data }) => {
       if (socket !== this.socket) return;

@@ -169,6 +169,20 @@ describe('LiveClient', () => {
     expect(sockets).toHaveLength(2);
   });
 
+  it('gives up waiting for a welcome on a line that is open, and says hello on another', () => {
+    socket().onclose();
+    vi.advanceTimersByTime(1_000);
+    expect(sockets).toHaveLength(2);
+    socket().onopen();
+    vi.advanceTimersByTime(15_000);
+    // Whoever answers a ping may have lost the hello all the same.
+    socket().tell({ t: 'pong' });
+    vi.advanceTimersByTime(6_500);
+    expect(sockets).toHaveLength(3);
+    socket().onopen();
+    expect(socket().said[0]).toMatchObject({ t: 'hello' });
+  });
+
   it('takes up a connection at once when the page is looked at again', () => {
     sockets[0]!.readyState = 3;
     socket().onclose();

@@ -58,15 +58,19 @@ module Veranda
           late = (drift / MINUTE.to_f).floor
           return [] unless late.positive? && @sitting.step && !@sitting.ended?
 
-          coming = remaining.drop(1).map do |step|
-            minutes = planned(step) / MINUTE
-            { id: step[:id], minutes: minutes, shortest: @shortest.fetch(step[:id], minutes) }
-          end
+          coming = remaining.drop(1).map { |step| { id: step[:id], **left_of(step) } }
           off = Squeeze.call(coming, [late, Squeeze.slack(coming)].min)
           off.map { |step, less| { step: step, less: less } }
         end
 
         private
+
+        # Of a step that the class has been at before only what was not spent there can be taken away, in whole minutes.
+        def left_of(step)
+          planned, spent = planned(step), spent(step)
+          least = @shortest.key?(step[:id]) ? @shortest[step[:id]] * MINUTE : planned
+          { minutes: [planned - spent, 0].max / MINUTE, shortest: ([least - spent, 0].max / MINUTE.to_f).ceil }
+        end
 
         def index = @sitting.step && @sitting.steps.index(@sitting.step)
 

@@ -37,32 +37,31 @@ module Veranda
           (below + ((above - below) * (place - place.floor))).to_f
         end
 
-        # Bins of a width that is easily read, the last of which holds its upper end too.
+        # Bins of a width that is easily read, the last of which holds its upper end too. Reckoned in tenths and hundredths as they were
+        # written: 0.6 is three times 0.2, which floating point does not know.
         # @param numbers [Array<Numeric>]
         # @return [Array<Hash>] `{ from:, to:, count: }`, without gaps
         def bins(numbers)
           return [] if numbers.empty?
 
-          least, most = numbers.minmax
+          exact = numbers.map { |number| Rational(number.to_s) }
+          least, most = exact.minmax
           return [{ from: least.to_f, to: least.to_f, count: numbers.length }] if least == most
 
           width = width_for(most - least)
           first = (least / width).floor
           last = [(most / width).ceil, first + 1].max
-          counts = numbers.map { |number| [(number / width).floor, last - 1].min }.tally
-          (first...last).map { |bin| { from: clean(bin * width), to: clean((bin + 1) * width), count: counts[bin] || 0 } }
+          counts = exact.map { |number| [(number / width).floor, last - 1].min }.tally
+          (first...last).map { |bin| { from: (bin * width).to_f, to: ((bin + 1) * width).to_f, count: counts[bin] || 0 } }
         end
 
         def width_for(range)
-          rough = range / (MOST_BINS - 1).to_f
-          power = 10.0**Math.log10(rough).floor
+          rough = range / (MOST_BINS - 1)
+          power = 10r**Math.log10(rough).floor
           STEPS.find { |step| step * power >= rough } * power
         end
         private_class_method :width_for
 
-        # 0.30000000000000004 reads badly.
-        def clean(number) = number.to_f.round(10)
-        private_class_method :clean
       end
     end
   end
