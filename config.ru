@@ -9,7 +9,7 @@ archive = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::
                                       files: Veranda::Environment.files)
 aside = Veranda::Aside::Pools.new
 stage = Veranda::Stage::Studio.new(Veranda::Environment.stage)
-hub = Veranda::Live::Hub.new(archive, alone: Veranda::Environment.processes == 1, aside: aside, stage: stage)
+hub = Veranda::Live::Hub.new(archive, aside: aside, stage: stage)
 
 environment = Veranda::Environment
 run Veranda::Http::App.build(archive: archive, hub: hub, aside: aside, secret: environment.session_secret, proxies: environment.proxies,

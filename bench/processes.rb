@@ -20,7 +20,7 @@ module Bench
     private
 
     def together(count)
-      servers = Array.new(count) { @server.new(processes: count) }
+      servers = Array.new(count) { @server.new }
       klass = BusyClass.open(@archive)
       watchers = servers.map { |server| Wire.join(server, 'odalys', { sitting: klass.sitting }) }
       share = { people: PEOPLE / count, rate: RATE / count }

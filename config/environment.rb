@@ -32,9 +32,6 @@ module Veranda
     # @return [Array<String>]
     def video_sites = ENV.fetch('VIDEO_SITES', 'http://127.0.0.1/assets/stand-ins/').split
 
-    # @return [Integer] how many server processes there are
-    def processes = Integer(ENV.fetch('PROCESSES', '1'))
-
     # Proxies in front of the server, which may say for whom they ask. Of others it is not believed.
     # @return [Array<String>] addresses
     def proxies = ENV.fetch('PROXIES', '').split

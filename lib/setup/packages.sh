@@ -20,6 +20,8 @@ install_packages() {
   command -v npm >/dev/null || missing="$missing nodejs npm"
   [ -n "${missing//[[:space:]]/}" ] || return 0
   say "Installing from Debian:" $missing
+  # Whatever broke off half way is brought to its end first; others who install something are waited for.
+  as_root env DEBIAN_FRONTEND=noninteractive dpkg --configure -a >var/packages.log 2>&1 || true
   as_root apt-get update -qq || fail "Debian's package lists could not be fetched. Check the network and start again."
   # The cluster is our own, in var/; Debian's default one is not wanted.
   as_root mkdir -p /etc/postgresql-common
@@ -27,7 +29,8 @@ install_packages() {
   # Nor is the media server as its package has it: open to everybody, run as root, with secrets that all know.
   case " $missing " in *"janus"*) as_root mkdir -p /etc/systemd/system && as_root ln -sfn /dev/null /etc/systemd/system/janus.service ;; esac
   # shellcheck disable=SC2086
-  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >var/packages.log 2>&1 ||
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends --fix-broken \
+    -o DPkg::Lock::Timeout=600 $missing >>var/packages.log 2>&1 ||
     { tail -5 var/packages.log; fail "Debian packages could not be installed; var/packages.log says why."; }
   case " $missing " in
     *"janus"*)

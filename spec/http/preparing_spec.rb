@@ -42,6 +42,19 @@ RSpec.describe 'Preparing over HTTP' do
       expect(odalys.get("/api/uploads/#{begun['id']}").code).to eq('no_such_upload')
     end
 
+    # What is written there has nowhere to go, see full(4).
+    it 'say so when the disk is full, and go on once there is room' do
+      begun = odalys.post('/api/uploads', { course: 'navigation', name: 'chart.pdf', size: 20 }).body
+      path = ARCHIVE.files.upload_path(begun['id'])
+      File.rename(path, "#{path}.kept")
+      File.symlink('/dev/full', path)
+      answer = odalys.send_piece(begun['id'], 0, 'x' * 10)
+      expect([answer.status, answer.code, answer.body['says']]).to match([507, 'no_room', /no room left/])
+      File.delete(path)
+      File.rename("#{path}.kept", path)
+      expect(odalys.send_piece(begun['id'], 0, 'x' * 10).body).to include('offset' => 10)
+    end
+
     it 'are cancelled without a trace' do
       begun = odalys.post('/api/uploads', { course: 'navigation', name: 'a.pdf', size: 10 }).body
       odalys.send_piece(begun['id'], 0, 'abc')
@@ -255,6 +268,39 @@ RSpec.describe 'Preparing over HTTP' do
       end
       copy
     end
+  end
+
+  it 'keeps nothing of a file that does not fit on the disk, and says why' do
+    allow(Veranda::Complaint).to receive(:of)
+    board = fresh_lesson[:board]
+    before = Dir.children(ARCHIVE.files.scratch)
+    allow(File).to receive(:binwrite) do |path, _|
+      File.write(path, 'half')
+      raise Errno::ENOSPC
+    end
+    told = Veranda::Aside::Tasks.new(ARCHIVE).call(:board_svg, { board: board, page: 'p1' })
+    expect(told.first(2)).to eq(%i[refused no_room])
+    expect(Dir.children(ARCHIVE.files.scratch) - before).to eq([])
+  end
+
+  it 'shows nobody a material of another course by naming it on a board, in a poll or in a cue' do
+    theirs = material
+    weather = ARCHIVE.lessons.create(course_id: ARCHIVE.people.courses('ruth').key('instructor'), title: 'Fronts', minutes: 30, starts_at: Time.now + 600)
+    board = ARCHIVE.lessons.add_board(weather, name: 'Fronts')
+    picture = { material: theirs, version: 1, slide: 1 }
+    question = { kind: 'one', text: 'Which?', options: [{ id: 'a', text: 'This' }, { id: 'b', text: 'That', picture: picture }] }
+    mark = { id: 'pic', page: 'p1', kind: 'image', x: 1, y: 1, w: 9, h: 9, ink: 'slate', alt: '', **picture }
+    wire = Wire.new(ruth).tap { |one| one.hello({ lesson: weather }) }
+    expect(wire.do('board.put', "board/#{board}", marks: [mark])).to include('code' => 'no_such_material')
+    course = ARCHIVE.lessons.fetch(weather)[:course_id]
+    expect(ruth.post("/api/courses/#{course}/polls", { question: question }).code).to eq('no_such_material')
+    step = { id: 'one', title: 'One', minutes: 5, shortest: 1, notes: '', board: nil, cues: [{ id: 'c', kind: 'poll', question: question }] }
+    expect(ruth.patch("/api/lessons/#{weather}", { version: 0, steps: [step] }).code).to eq('no_such_material')
+    expect(ruth.patch("/api/lessons/#{weather}", { version: 0, steps: [step.merge(cues: [], material: theirs)] }).code).to eq('no_such_material')
+    sitting = fresh_class(lesson: weather)[:sitting]
+    live = Wire.new(ruth).tap { |one| one.hello({ sitting: sitting }) }
+    expect(live.do('poll.stage', "staff/#{sitting}", poll: 'p', question: question)).to include('code' => 'no_such_material')
+    expect(ruth.get("/api/materials/#{theirs}/1/slides/1").status).to eq(403)
   end
 
   it 'opens a lesson also when a step names a material that is not there' do

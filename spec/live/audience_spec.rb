@@ -94,7 +94,7 @@ RSpec.describe 'Who hears what' do
   end
 
   let(:made) { fresh_class }
-  let(:servers) { Array.new(2) { Server.new(processes: 2) } }
+  let(:servers) { Array.new(2) { Server.new } }
   let(:ids) { { sitting: "sitting/#{made[:sitting]}", staff: "staff/#{made[:sitting]}", room: "place/#{made[:sitting]}.main", words: "exchange/#{made[:sitting]}.main" } }
   let(:all) { Reckoning::STAFF + Reckoning::STUDENTS }
 

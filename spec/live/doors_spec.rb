@@ -44,8 +44,8 @@ RSpec.describe 'Coming in, being sent back and being removed' do
 
   # Looking through the lesson's door, on this process and on another that nobody else of the class is on.
   describe 'while they look into the lesson' do
-    let(:other) { Server.new(processes: 2) }
-    let(:server) { @server ||= Server.new(processes: 2) }
+    let(:other) { Server.new }
+    let(:server) { @server ||= Server.new }
     let(:address) { "/api/boards/#{made[:board]}/p1.svg" }
 
     def look(on) = Wire.join(on, 'farah', { lesson: made[:lesson] })

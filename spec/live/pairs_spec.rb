@@ -55,7 +55,7 @@ RSpec.describe 'Pairs' do
     steps[0] = steps[0].merge(cues: [{ id: 'two', kind: 'pairs', size: 2, board: made[:board] }])
     ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
     sitting = fresh_class(**made)[:sitting]
-    servers = Array.new(2) { Server.new(processes: 2) }
+    servers = Array.new(2) { Server.new }
     odalys, farah, jonas = %w[odalys farah jonas].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: sitting }) }
     expect(odalys.give('class.cue', "staff/#{sitting}", { cue: 'two' })['t']).to eq('done')
     given = [farah, jonas].map { |wire| wire.wait { |message| message['kind'] == 'copy_given' }['body']['board'] }

@@ -51,7 +51,7 @@ RSpec.describe 'Reliability' do
   end
 
   it 'keeps two server processes on one class identical' do
-    servers = Array.new(2) { Server.new(processes: 2) }
+    servers = Array.new(2) { Server.new }
     wires = [join(servers[0], 'odalys'), join(servers[1], 'farah')]
     wires.each_with_index.map do |wire, n|
       Thread.new do

@@ -131,7 +131,7 @@ RSpec.describe 'Breakout rooms' do
   end
 
   it 'are opened once by two who open at once, on two server processes, and bring back on both' do
-    servers = Array.new(2) { Server.new(processes: 2) }
+    servers = Array.new(2) { Server.new }
     wires = %w[odalys farah jonas nils].each_with_index.to_h { |who, i| [who, join(who, servers[i % 2])] }
     id = deal
     tomas = VisitorClient.new(servers[1], as: 'tomas')
@@ -333,7 +333,7 @@ RSpec.describe 'Breakout rooms' do
     steps[0] = steps[0].merge(cues: [{ id: 'fog', kind: 'rooms', label: 'Fog drill', plan: { by: 'rooms', number: 2, names: %w[Pell Marram] } }])
     ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
     hall = fresh_class(**made)[:sitting]
-    servers = Array.new(2) { Server.new(processes: 2) }
+    servers = Array.new(2) { Server.new }
     odalys, *students = %w[odalys farah jonas nils hana].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: hall }) }
     fog = -> { ARCHIVE.log.state("staff/#{hall}").first.activities['fog'] }
     odalys.do('class.move', "sitting/#{hall}", step: 'one')

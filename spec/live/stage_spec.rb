@@ -171,7 +171,7 @@ RSpec.describe 'Sound and picture' do
   end
 
   it 'ends for whoever is sent out, and is one page’s also when another server process has it' do
-    other = Server.new(processes: 2, more: media.told)
+    other = Server.new(more: media.told)
     farah = join('farah')
     stage(farah, 'come')
     farah.wait { |message| message['t'] == 'stage' && message['place'] }

@@ -17,7 +17,7 @@ RSpec.describe 'Threads on the wire' do
   def heard_of(wire, what) = wire.heard.count { |message| JSON.generate(message).include?(what) }
 
   it 'reach those who are in them, on every page they have open, and nobody else on either server process' do
-    second = Server.new(processes: 2)
+    second = Server.new
     odalys, farah, jonas, nils = join('odalys'), join('farah'), join('jonas', second), join('nils')
     jonas_again = join('jonas')
     expect(begin_thread(farah, ['jonas'])).to include('t' => 'done')

@@ -26,7 +26,7 @@ class Media
   # Ends it at once, with no chance to tidy up; its keeper brings it back.
   def kill = Process.kill(:KILL, pid)
 
-  def log = File.read(File.join(folder, 'stage.log'))
+  def log = Dir[File.join(folder, 'stage.log')].map { |file| File.read(file) }.join
 
   def stop
     Process.kill(:TERM, @keeper)

@@ -26,13 +26,12 @@ class Server
     end
   end
 
-  # @param processes [Integer] what the server is told of the number of server processes
-  # @param more [Hash{String => String}] what else it is told by its environment
-  def initialize(processes: 1, more: {})
+  # @param more [Hash{String => String}] what it is told by its environment
+  def initialize(more: {})
     @port = Addrinfo.tcp('127.0.0.1', 0).bind { |socket| socket.local_address.ip_port }
     command = %W[bundle exec falcon serve --bind #{address} --count 1 --config config.ru]
     @log = File.join(Veranda::Environment.var, "server-#{@port}.log")
-    told = { 'PROCESSES' => processes.to_s, 'VERANDA_PACE_EVERY' => '3', 'PGAPPNAME' => name, **settings, **more }
+    told = { 'VERANDA_PACE_EVERY' => '3', 'PGAPPNAME' => name, **settings, **more }
     @pid = spawn(told, *command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
     self.class.all << self
     wait

@@ -5,6 +5,7 @@ import { boundsOf, boxOf, heightOf, type Box } from './board/geometry/boxes';
 import { outlinePath } from './board/geometry/outline';
 import { fittedView, type View } from './board/hand/useView';
 import { arrowHead, signPath, strokePath } from './board/geometry/paths';
+import { notYet } from './polls/making/notYet';
 import { rowsOf, type Row } from './polls/page/rows';
 import { mayChange, mayMove } from './board/selection/mayChange';
 import { layOut } from './board/geometry/textLayout';
@@ -59,6 +60,11 @@ describe('as the core has it', () => {
   it('says what a poll came to', () => {
     for (const { question, tally, rows } of golden<{ question: Question; tally: Tally; rows: Row[] }>('poll_rows'))
       expect(rowsOf(question, tally)).toEqual(rows);
+  });
+
+  it('says what a poll still lacks', () => {
+    for (const { question, says } of golden<{ question: Question; says: string | null }>('not_yet'))
+      expect([question, notYet(question)]).toEqual([question, says]);
   });
 
   it('knows where a clip stands', () => {

@@ -15,6 +15,8 @@ module Setup
       USER = 'veranda-stage'
       KEPT = { 'plugins' => 'libjanus_videoroom.so', 'transports' => 'libjanus_websockets.so' }.freeze
       PORTS = '40000-40999'
+      # Of making a user.
+      TRIES = 25
 
       attr_reader :folder, :user
 
@@ -70,10 +72,19 @@ module Setup
       def own_user
         return unless Process.uid.zero?
 
-        Etc.getpwnam(USER).name
+        TRIES.times do
+          return USER if known? || system('useradd', '--system', '--no-create-home', '--shell', '/usr/sbin/nologin', USER)
+
+          # Another may be making it at this moment.
+          sleep 0.2
+        end
+        abort "The user #{USER} could not be made."
+      end
+
+      def known?
+        !Etc.getpwnam(USER).nil?
       rescue ArgumentError
-        system('useradd', '--system', '--no-create-home', '--shell', '/usr/sbin/nologin', USER, exception: true)
-        USER
+        false
       end
 
       def library(kind) = Dir["/usr/lib/*/janus/#{kind}"].first || abort('The package janus is not installed.')

@@ -42,6 +42,8 @@ module Veranda
         [:refused, :away, 'This could not be reached just now. What you had is kept; try again in a moment.']
       rescue StandardError => e
         Complaint.of(self, "#{name} failed", e)
+        return [:refused, :no_room, NoRoom::SAYS] if NoRoom.why?(e)
+
         [:refused, :fault, 'Something went wrong here. What you had is kept; try again in a moment.']
       end
 

@@ -30,7 +30,7 @@ module Veranda
         role = archive.people.courses(someone![:id])[facts[:course]]
         raise Core::Refusal.new(:staff_only, 'Only instructors and assistants add lessons.') unless Core::Person::STAFF.include?(role)
 
-        id = archive.lessons.create(course_id: facts[:course], title: facts[:title],
+        id = archive.lessons.create(course_id: facts[:course], title: Core::Title.clean(facts[:title]),
                                     starts_at: Time.at(facts[:starts_at] / 1000), minutes: 90)
         status 201
         json(id: id)

@@ -36,6 +36,7 @@ module Veranda
       post '/api/courses/:id/links' do |id|
         teaching!(id)
         facts = Core::Contract.check(LINK, input)
+        facts[:title] = Core::Title.clean(facts[:title])
         status 201
         json(id: archive.materials.add_link(course_id: id, person_id: someone![:id], **facts))
       end
@@ -67,6 +68,7 @@ module Veranda
       patch '/api/materials/:id' do |id|
         mine!(id)
         facts = Core::Contract.check(CHANGES, input)
+        facts[:title] = Core::Title.clean(facts[:title]) if facts[:title]
         facts[:labels] = facts[:labels].map(&:strip).reject(&:empty?).uniq if facts[:labels]
         json(shown(archive.materials.update(id, **facts)))
       end

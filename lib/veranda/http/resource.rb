@@ -21,7 +21,7 @@ module Veranda
                  no_such_board: 404, no_such_recording: 404, no_such_material: 404, no_such_slide: 404, no_such_upload: 404,
                  no_such_link: 404, no_such_track: 404, no_such_export: 404, no_such_poll: 404, no_such_question: 404, no_such_round: 404,
                  no_such_code: 404,
-                 wrong_offset: 409, outdated: 409, too_fast: 429, away: 503 }.freeze
+                 wrong_offset: 409, outdated: 409, too_fast: 429, away: 503, no_room: 507 }.freeze
 
       # What is shown of what people made can do nothing in a page of ours.
       NOTHING_RUNS = "default-src 'none'; style-src 'unsafe-inline'; img-src data:"
@@ -54,6 +54,11 @@ module Veranda
 
       error do
         Complaint.of(self, 'A request failed', env['sinatra.error'])
+        if NoRoom.why?(env['sinatra.error'])
+          status STATUS[:no_room]
+          next json(code: :no_room, says: NoRoom::SAYS)
+        end
+
         json(code: :fault, says: 'Something went wrong here. What you had is kept; try again in a moment.')
       end
 

@@ -25,7 +25,7 @@ module Veranda
         @peers = Set.new.compare_by_identity
         @performer = Deciding::Performer.new(hub.archive.log) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
-        @transients = Transients.new { |stream, json| send_transient(stream, json, pass_on: true) }
+        @transients = Transients.new(near: method(:send_transient), far: hub.method(:pass_on))
         @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
         @door = LessonDoor.new(self, lesson, lane: @lane, welcomes: @welcomes)
         @materials = NamedMaterials.new(hub.archive)
@@ -82,7 +82,9 @@ module Veranda
       def follow(peer, streams)
         return unless peer.sitting_id
 
-        @lane.visit(given_up: peer.method(:close)) { |performer| @welcomes.follow(peer, streams, performer) if here?(peer) && peer.welcomed }
+        @lane.visit(given_up: peer.method(:close)) do |performer|
+          @welcomes.follow(peer, streams, performer) if here?(peer) && peer.welcomed
+        end
       end
 
       # @param order [Deciding::Order]

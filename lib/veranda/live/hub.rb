@@ -32,18 +32,19 @@ module Veranda
       attr_reader :stage
 
       # @param archive [Store::Archive]
-      # @param alone [Boolean] whether this is the only server process
       # @param clock [#call] ms since the epoch
       # @param aside [#call, nil] has something done by the process beside, see {Aside::Pool#call}
       # @param stage [Stage::Studio] sound and picture
-      def initialize(archive, alone: true, aside: nil, stage: Stage::Studio.new(nil), clock: NOW)
+      def initialize(archive, aside: nil, stage: Stage::Studio.new(nil), clock: NOW)
         @archive = archive
-        @alone = alone
         @aside = aside
         @stage = stage
         @clock = clock
         @process = Store::Ids.call
         @bus = Bus.new(archive.db, @process)
+        @processes = Store::Processes.new(archive.db, @process)
+        # Until it is known.
+        @others = true
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
         @lessons_of = {}
@@ -94,17 +95,21 @@ module Veranda
       # The boards of a lesson are others than before, or open to others; or who has a part in it.
       def review(lesson_id)
         reviewed(lesson_id)
-        @alone || @bus.review(lesson_id)
+        @bus.review(lesson_id) if @others
       end
 
-      # Hands a transient message to the other processes, if there are any.
-      def pass_on(stream, json) = @alone || @bus.transient(stream, json)
+      # Hands a transient message to the other processes, if there are any. One that cannot be handed on is lost, and nothing else.
+      def pass_on(stream, json)
+        @bus.transient(stream, json) if @others
+      rescue StandardError => e
+        Complaint.of(self, 'A glimpse was not passed on', e)
+      end
 
       # Ends every connection that came with a session that has ended.
       # @param session_id [String]
       def sign_off(session_id)
         close_where { |peer| peer.session_id == session_id }
-        @alone || @bus.sign_off(session_id)
+        @bus.sign_off(session_id) if @others
       end
 
       # Ends the connections of people who have no part in a lesson any more.
@@ -144,13 +149,21 @@ module Veranda
         @bus.listen(
           on_entry: method(:heard),
           on_transient: ->(stream, json) { gatherings.each { |gathering| gathering.send_transient(stream, json) } },
-          on_review: method(:reviewed), on_sign_off: ->(session_id) { close_where { |peer| peer.session_id == session_id } },
-          on_start: -> { gatherings.each { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } } }
+          on_arrival: -> { @others = true }, on_review: method(:reviewed),
+          on_sign_off: ->(session_id) { close_where { |peer| peer.session_id == session_id } },
+          on_start: method(:begun)
         )
       rescue StandardError => e
         Console.warn(self, 'Listening broke off and begins again', e)
         sleep 1
         retry
+      end
+
+      # From now on others tell this process what it has to know; what was said before is looked for.
+      def begun
+        @others = @processes.beat
+        @bus.arrive
+        gatherings.each { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } }
       end
 
       def heard(stream, seq)
@@ -199,6 +212,7 @@ module Veranda
       end
 
       def sweep
+        @others = @processes.beat
         @presence.beat
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         gatherings.each do |gathering|

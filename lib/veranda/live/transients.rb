@@ -13,10 +13,14 @@ module Veranda
       # Shortest time between two frames of the same stream, in s.
       TICK = 0.006
 
-      # @yieldparam stream [String]
-      # @yieldparam json [String] a whole message
-      def initialize(&send)
-        @send = send
+      # Bytes of a frame that other processes are told of, at most, without what goes around it. More goes in several.
+      FAR = 7_000
+
+      # @param near [#call] given a stream and a whole message as JSON, for those who are connected here
+      # @param far [#call] the same, for other processes; in several messages where they are long
+      def initialize(near:, far:)
+        @near = near
+        @far = far
         @waiting = {}
         @ready = Async::Notification.new
       end
@@ -42,11 +46,27 @@ module Veranda
         loop do
           @ready.wait while @waiting.empty?
           waiting, @waiting = @waiting, {}
-          waiting.each do |stream, messages|
-            @send.call(stream, %({"t":"now","stream":#{JSON.generate(stream)},"all":[#{messages.each_value.to_a.join(',')}]}))
-          end
+          waiting.each { |stream, messages| pass(stream, messages.values) }
           task.sleep(TICK)
         end
+      end
+
+      private
+
+      # What cannot be sent is lost, and what comes after it is not.
+      def pass(stream, messages)
+        @near.call(stream, frame(stream, messages))
+        parts(messages).each { |some| @far.call(stream, frame(stream, some)) }
+      rescue StandardError => e
+        Complaint.of(self, 'Glimpses could not be passed on', e)
+      end
+
+      def frame(stream, messages) = %({"t":"now","stream":#{JSON.generate(stream)},"all":[#{messages.join(',')}]})
+
+      # @return [Array<Array<String>>]
+      def parts(messages)
+        size = 0
+        messages.slice_when { |before, after| ((size += before.bytesize + 1) + after.bytesize > FAR).tap { |full| size = 0 if full } }
       end
     end
   end

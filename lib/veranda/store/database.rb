@@ -11,6 +11,21 @@ module Veranda
       AWAY = [Sequel::DatabaseDisconnectError, Sequel::DatabaseConnectionError, Sequel::PoolTimeout].freeze
       # s at rest after which a connection is tried before it is used: it may have died meanwhile, and a write is not tried again.
       RESTED = 1
+      # s until a server that does not answer at all is given up, and by which a connection whose other end is gone without a word is
+      # noticed: 3 at rest and 3 tries of 1, or 5 while something is on its way (libpq, 34.1.2). Networks forget connections in silence.
+      CONNECTS_WITHIN = 5
+      ALIVE = { keepalives: 1, keepalives_idle: 3, keepalives_interval: 1, keepalives_count: 3, tcp_user_timeout: 5_000 }.freeze
+      private_constant :CONNECTS_WITHIN, :ALIVE
+
+      # A database that only reads for a moment, as when another takes over from it, is away like one that does not answer: the connection
+      # goes, and what was to be written is tried again.
+      module ReadingOnlyIsAway
+        private
+
+        def database_specific_error_class(exception, opts)
+          exception.is_a?(PG::ReadOnlySqlTransaction) ? Sequel::DatabaseDisconnectError : super
+        end
+      end
 
       module_function
 
@@ -21,7 +36,9 @@ module Veranda
         # Under the server every request is a fiber, not a thread.
         Sequel.extension :fiber_concurrency
         Sequel.default_timezone = :utc
-        db = Sequel.connect(url, max_connections: connections, pool_timeout: 20, keep_reference: false)
+        db = Sequel.connect(url, max_connections: connections, pool_timeout: 20, keep_reference: false, connect_timeout: CONNECTS_WITHIN,
+                                 driver_options: ALIVE)
+        db.extend(ReadingOnlyIsAway)
         db.extension :pg_json
         db.wrap_json_primitives = true
         db.extension :connection_validator

@@ -67,7 +67,13 @@ module Veranda
       # @param bytes [String]
       # @return [String] path of a file in that folder, for whoever asked to throw away
       def scratch_file(ending, bytes)
-        File.join(scratch, "#{Ids.call}.#{ending}").tap { |path| File.binwrite(path, bytes) }
+        path = File.join(scratch, "#{Ids.call}.#{ending}")
+        File.binwrite(path, bytes)
+        path
+      rescue SystemCallError
+        # Half of it is of use to nobody.
+        FileUtils.rm_f(path)
+        raise
       end
 
       private

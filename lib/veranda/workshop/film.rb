@@ -54,13 +54,12 @@ module Veranda
           yield if block_given?
           _, status = Process.wait2(pid)
           wrong = File.read(said.path).scrub
-          raise Tool::Failed, "#{command.first} failed: #{wrong[-WORDS..] || wrong}" if !status.success? || wrong.match?(FULL)
+          raise Tool::Failed, "#{command.first} failed: #{wrong[-WORDS..] || wrong}" if !status.success? || wrong.match?(NoRoom::WORDS)
         end
       end
 
-      # Letters of what went wrong that are told, and what programs say when a disk is full (errno(3)).
+      # Letters of what went wrong that are told.
       WORDS = 400
-      FULL = /No space left/
 
       # @return [String] path of a segment
       def segment(folder, number, ending) = File.join(folder, format('%05d.%s', number, ending))

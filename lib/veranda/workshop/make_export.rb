@@ -13,7 +13,6 @@ module Veranda
       SOON = 5
       # s between telling how far it is.
       TELL = 1
-      NO_ROOM = 'There is no room left on the disk of the server. Nothing was kept of it; make room there, then try again.'
 
       # @param id [String] of the export
       def run(id)
@@ -26,12 +25,10 @@ module Veranda
         exports.row(id) ? later(id) : FileUtils.rm_rf(folder)
       rescue Core::Refusal => e
         failed(id, e.says)
-      rescue Errno::ENOSPC
-        failed(id, NO_ROOM)
-      rescue Tool::Failed => e
-        raise unless e.message.match?(Film::FULL)
+      rescue StandardError => e
+        raise unless NoRoom.why?(e)
 
-        failed(id, NO_ROOM)
+        failed(id, NoRoom::SAYS)
       end
 
       private

@@ -44,7 +44,10 @@ module Veranda
         fail_with(:too_many_points, points: e.points / 1_000_000, most: Core::Materials::Limits::MOST_POINTS / 1_000_000)
       rescue Tool::TooLong
         fail_with(:too_long)
-      rescue Tool::Failed
+      rescue Tool::Failed, SystemCallError => e
+        raise unless e.is_a?(Tool::Failed) || NoRoom.why?(e)
+        return fail_with(:no_room) if NoRoom.why?(e)
+
         fail_with(@material[:kind] == 'document' ? :fault : :damaged)
       end
 

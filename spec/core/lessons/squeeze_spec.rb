@@ -67,7 +67,7 @@ RSpec.describe Core::Lessons::Squeeze do
         most = steps.drop(at + 1).to_h { |one| [one[:id], [left[one[:id]] - [one[:shortest] - had[one[:id]], 0].max, 0].max] }
         taken = timing.squeeze.to_h { |row| row.values_at(:step, :less) }
         taken.each { |id, less| expect(less).to be_between(1, most.fetch(id)) }
-        expect(taken.values.sum).to eq([[late, 0].max, most.values.sum].min)
+        expect(taken.values.sum).to eq(late.clamp(0, most.values.sum))
       end
     end
   end

@@ -30,6 +30,14 @@ RSpec.describe Veranda::Core::Recordings::CaptionFile do
                              [3_613_500, 3_616_000, "- It will perforate your stomach.\n- You could die."]])
   end
 
+  it 'writes what somebody has said and no markup of theirs, in both forms' do
+    said = [Core::Recordings::Cue.new(id: 'c', from: 0, to: 1_000, words: '<b>Loud</b> & {\\an8}up, 3 < 4 --> <script>')]
+    srt, vtt = Core::Recordings::WebVtt.srt(said), Core::Recordings::WebVtt.write(said)
+    expect(srt.lines[2].strip).to eq('‹b›Loud‹/b› & { \\an8}up, 3 < 4 -> ‹script›')
+    expect(vtt.lines[3].strip).to eq('&lt;b&gt;Loud&lt;/b&gt; &amp; {\\an8}up, 3 &lt; 4 -&gt; &lt;script&gt;')
+    expect(Core::Recordings::CaptionFile.new(vtt).read.first.map(&:words)).to eq(['<b>Loud</b> & up, 3 < 4 -> <script>'])
+  end
+
   it 'reads SubRip, whatever the ends of its lines' do
     expect(cues("1\r\n00:00:01,500 --> 00:00:02,000\r\n<font color=red>Low</font> {\\an8}water\r\n\r\n2\r\n00:00:03,5 --> 00:00:04,25\r\nHigh\r\n"))
       .to eq([[1_500, 2_000, 'Low water'], [3_500, 4_250, 'High']])

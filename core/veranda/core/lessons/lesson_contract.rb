@@ -52,9 +52,18 @@ module Veranda
         # @raise [Refusal] `bad_input`, `step_untitled`, `step_too_short`, `no_such_board`
         def check(input, boards:)
           facts = Contract.check(CONTRACT, input)
+          facts[:title] = Title.clean(facts[:title]) if facts[:title]
+          facts[:steps] = facts[:steps].map { |step| step.merge(title: titled(step[:title])) } if facts[:steps]
           facts[:steps]&.each { |step| check_step(step, boards) }
           facts
         end
+
+        def titled(text)
+          Title.clean(text)
+        rescue Refusal
+          raise Refusal.new(:step_untitled, 'Every step needs a title.')
+        end
+        private_class_method :titled
 
         # @param step [Hash]
         # @param boards [Array<String>] ids of the lesson's boards
@@ -62,7 +71,6 @@ module Veranda
         def check_step(step, boards)
           step[:cues]&.each { |cue| Cues.check!(cue, boards) }
           raise Refusal.new(:step_untitled, 'Every step needs a title.') if step[:title].strip.empty?
-
           raise Refusal.new(:step_too_short, "“#{step[:title]}” has fewer minutes than its shortest.") if step[:shortest] > step[:minutes]
           return if step[:board].nil? || boards.include?(step[:board])
 

@@ -31,6 +31,7 @@ module Veranda
                            'Save it smaller and upload that.',
           too_much_inside: 'This file unpacks to more than %<most>s MB and was not opened. It was not kept.',
           too_long: 'This file took too long to open. It is kept. Split it, or save it as PDF and upload that.',
+          no_room: 'There was no room left on the disk of the server for its slides. It is kept. Make room there, then upload it again.',
           nothing_inside: 'There is no picture, sound or text in this file that could be shown. It is kept.',
           fault: 'This file could not be opened here. It is kept. Save it again, or as PDF, and upload that.'
         }.freeze

@@ -14,6 +14,7 @@ import { MAIN } from '../../live/streams';
 import { usePollActs } from '../usePolls';
 import { freshQuestion } from '../words';
 import { Bank } from './Bank';
+import { notYet } from './notYet';
 import { QuestionFields } from './QuestionFields';
 
 interface Props {
@@ -36,6 +37,7 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
   const rooms = sitting.places.some(({ id }) => id !== MAIN);
   const [here, setHere] = useState(false);
   const place = sitting.places.find(({ id }) => id === at)?.name ?? 'this room';
+  const missing = notYet(question);
   const stage = async (open: boolean) => {
     const { poll, says: refusal } = await acts.stage(question, here ? at : null);
     if (!poll) return setSays(refusal ?? null);
@@ -74,7 +76,7 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
             )}
           </>
         )}
-        <Box role="status">{says}</Box>
+        <Box role="status">{says ?? (bank ? null : missing)}</Box>
       </DialogContent>
       <DialogActions sx={{ flexWrap: 'wrap', gap: 0.5 }}>
         <Button onClick={onClose}>Leave it</Button>
@@ -82,7 +84,13 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
           <>
             <Button onClick={keep}>Keep in the bank</Button>
             <Button onClick={() => void stage(false)}>Have it at hand</Button>
-            <Button variant="contained" color="primary" onClick={() => void stage(true)}>
+            <Button
+              variant="contained"
+              color="primary"
+              disabled={missing !== null}
+              title={missing ?? undefined}
+              onClick={() => void stage(true)}
+            >
               Open it
             </Button>
           </>

@@ -7,11 +7,11 @@ import { useState } from 'react';
 import { post } from '../../api/http';
 import { useLive } from '../../live/hooks';
 import type { PlaceState } from '../../live/place';
-import type { SittingState } from '../../live/sitting';
+import { present, type SittingState } from '../../live/sitting';
 import type { StaffState } from '../../live/staff';
 import { partOf } from '../../live/streams';
 import { inWords } from '../../parts/exchange/audience';
-import { firstName } from '../../parts/words/people';
+import { firstName, isStaff } from '../../parts/words/people';
 
 interface Props {
   sitting: SittingState;
@@ -36,6 +36,7 @@ export function Pairs({ sitting, staff, place, room }: Props) {
     onError: (error) => live.notice('not_paired', error.message),
   });
   const pairs = place.pairs && staff.paired?.round === place.pairs.round ? staff.paired.pairs : null;
+  const few = present(sitting).filter((seat) => seat.place === partOf(room) && !isStaff(seat)).length < 2;
   return (
     <Box component="section" aria-label="Pairs">
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Pairs</Box>
@@ -49,13 +50,14 @@ export function Pairs({ sitting, staff, place, room }: Props) {
       ) : (
         <>
           <Box sx={{ display: 'flex', gap: 0.5 }}>
-            <Button size="small" disabled={draw.isPending} onClick={() => draw.mutate(2)}>
+            <Button size="small" disabled={few || draw.isPending} onClick={() => draw.mutate(2)}>
               Draw pairs
             </Button>
-            <Button size="small" disabled={draw.isPending} onClick={() => draw.mutate(3)}>
+            <Button size="small" disabled={few || draw.isPending} onClick={() => draw.mutate(3)}>
               Threes
             </Button>
           </Box>
+          {few && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>Once two students are here.</Box>}
           {copied && (
             <FormControlLabel
               control={<Checkbox size="small" checked={copies} onChange={(_, on) => setCopies(on)} />}

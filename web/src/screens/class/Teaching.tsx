@@ -48,6 +48,8 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
     const next = sitting.steps[(step ? sitting.steps.indexOf(step) : -1) + by];
     if (next) void live.do('class.move', sittingStream(sitting.id), { step: next.id });
   };
+  const lend = () =>
+    place.hands.length > 0 ? void live.do('class.lend_floor', room, {}) : live.notice('no_hand', 'No hand is up.');
   const hand = () => void live.do(place.hands.includes(you.id) ? 'class.lower_hand' : 'class.raise_hand', room, {});
   useShortcuts({
     h: ['Raise your hand, or take it down', hand],
@@ -58,7 +60,7 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
         'Keep everyone together, or let them roam',
         () => void live.do('class.keep_together', room, { on: !place.leader }),
       ],
-      f: ['Lend the floor to the next hand', () => void live.do('class.lend_floor', room, {})],
+      f: ['Lend the floor to the next hand', lend],
     }),
   });
 

@@ -33,6 +33,7 @@ export function ShareLinks({ recording, wallNow }: Props) {
   const within = { from: recording.stretches[0]![0], to: recording.stretches.at(-1)![1] };
   const moment = (time: string) => (time === '' ? null : onTheDay(time, within));
   const wrong = (time: string) => time !== '' && moment(time) === null;
+  const nothing = !wrong(wish.from) && !wrong(wish.to) && !overlaps(recording, moment(wish.from), moment(wish.to));
   const make = useMutation({
     mutationFn: () =>
       post<MadeLink>(path, {
@@ -95,11 +96,15 @@ export function ShareLinks({ recording, wallNow }: Props) {
         label="Only for people who sign in"
       />
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button disabled={make.isPending || wrong(wish.from) || wrong(wish.to)} onClick={() => make.mutate()}>
+        <Button
+          disabled={make.isPending || nothing || wrong(wish.from) || wrong(wish.to)}
+          onClick={() => make.mutate()}
+        >
           Make a link
         </Button>
         {text && <Button onClick={() => void navigator.clipboard?.writeText(text)}>Copy it</Button>}
       </Box>
+      {nothing && <Box role="status">Nothing was recorded in that stretch. Choose another.</Box>}
       {make.error && <Box role="alert">{make.error.message}</Box>}
       {text && (
         <Box
@@ -128,6 +133,10 @@ export function ShareLinks({ recording, wallNow }: Props) {
     </Box>
   );
 }
+
+/** @returns whether anything of a recording lies between two times of day; without one, from its beginning or to its end */
+const overlaps = ({ stretches }: RecordingFacts, from: number | null, to: number | null): boolean =>
+  stretches.some(([start, stop]) => (from ?? start) < stop && (to ?? stop) > start && (from ?? start) < (to ?? stop));
 
 /** What a link asks for, and what it shows, in words. */
 const limits = ({ expires_at, password, accounts_only, from, to }: LinkRow): string[] =>

@@ -61,7 +61,6 @@ module Veranda
           STEPS.find { |step| step * power >= rough } * power
         end
         private_class_method :width_for
-
       end
     end
   end

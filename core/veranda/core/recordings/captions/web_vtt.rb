@@ -18,7 +18,7 @@ module Veranda
         # @return [String]
         def srt(cues)
           cues.each_with_index.map do |cue, i|
-            "#{i + 1}\n#{time(cue.from, ',')} --> #{time(cue.to, ',')}\n#{lines(cue.words)}\n"
+            "#{i + 1}\n#{time(cue.from, ',')} --> #{time(cue.to, ',')}\n#{plain(cue.words)}\n"
           end.join("\n")
         end
 
@@ -32,7 +32,10 @@ module Veranda
         # An empty line would end the cue, an arrow would be taken for a time.
         def lines(words) = words.gsub(/\n{2,}/, "\n").gsub('-->', '->')
         def escaped(words) = lines(words).gsub('&', '&amp;').gsub('<', '&lt;').gsub('>', '&gt;')
-        private_class_method :lines, :escaped
+
+        # SubRip has no way to write what players take for markup: tags, and `{\an8}` and the like. So brackets that look alike stand there.
+        def plain(words) = lines(words).gsub(%r{<(/?[a-z][^<>]*)>}i, '‹\1›').gsub(/\{(?=\\)/, '{ ')
+        private_class_method :lines, :escaped, :plain
       end
     end
   end

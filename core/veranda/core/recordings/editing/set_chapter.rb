@@ -33,8 +33,7 @@ module Veranda
         # @return [String, nil] nil to take it away
         def title
           given = input[:title] or return
-          said = given.gsub(Name::INVISIBLE, ' ').strip
-          said.empty? ? raise(Refusal.new(:title_missing, 'Give the chapter a title, or take it away.')) : said
+          Title.clean(given, missing: 'Give the chapter a title, or take it away.')
         end
       end
     end
