@@ -42,7 +42,11 @@ export function AtTheDoors({ sitting, staff, open }: Props) {
   });
   const fresh = new Set(newcomers.data?.people);
   const hint = ({ id, role, held, link_of }: StaffState['waiting'][number]) =>
-    [link_of ? `by the link of ${link_of}, who was removed` : held && 'sent back to wait', fresh.has(id) && 'here for the first time', role === 'guest' && 'guest']
+    [
+      link_of ? `by the link of ${link_of}, who was removed` : held && 'sent back to wait',
+      fresh.has(id) && 'here for the first time',
+      role === 'guest' && 'guest',
+    ]
       .filter(Boolean)
       .join(' · ') || undefined;
   return (

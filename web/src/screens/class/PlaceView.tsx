@@ -248,37 +248,43 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
         ) : (
           panel && (
             <FromBelow onClose={() => setPanel(null)}>
-              {{ sheet, exchange: words, polls: <StudentPolls sitting={sitting.id} alone /> }[panel]}
+              <Fallible what="This panel" of={panel}>
+                {{ sheet, exchange: words, polls: <StudentPolls sitting={sitting.id} alone /> }[panel]}
+              </Fallible>
             </FromBelow>
           )
         )}
       </Box>
-      <Bench
-        {...{ groups, place, room, you, form, pictureOf }}
-        speaking={stage?.speaking}
-        onStage={stage ? [...stage.people, ownOf(you.id, stage)] : undefined}
-        links={stage?.links}
-        onWrite={(person) => write(person)}
-        onLarge={setLarge}
-        devices={<StageControls {...{ place, room, you, form }} rights={connection.rights[room]} />}
-      >
-        {!wide && staff && (
-          <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
-            Sheet
-          </Button>
-        )}
-        {!wide && (
-          <Button aria-expanded={panel === 'exchange'} onClick={() => toggle('exchange')}>
-            Exchange{unread > 0 && `, ${unread} new`}
-          </Button>
-        )}
-        {you.staff && (
-          <Hands {...{ sitting, place, at, room, you, oneLine, arrangement, seats }} onArrange={setArrangement} />
-        )}
-        {!you.staff && <Tell place={place} room={room} you={you} form={form} onHand={onHand} />}
-      </Bench>
-      <Announcer sitting={sitting} place={place} you={you} />
-      <PollAnnouncer sitting={sitting.id} />
+      <Fallible what="The bench" of={at}>
+        <Bench
+          {...{ groups, place, room, you, form, pictureOf }}
+          speaking={stage?.speaking}
+          onStage={stage ? [...stage.people, ownOf(you.id, stage)] : undefined}
+          links={stage?.links}
+          onWrite={(person) => write(person)}
+          onLarge={setLarge}
+          devices={<StageControls {...{ place, room, you, form }} rights={connection.rights[room]} />}
+        >
+          {!wide && staff && (
+            <Button aria-expanded={panel === 'sheet'} onClick={() => toggle('sheet')}>
+              Sheet
+            </Button>
+          )}
+          {!wide && (
+            <Button aria-expanded={panel === 'exchange'} onClick={() => toggle('exchange')}>
+              Exchange{unread > 0 && `, ${unread} new`}
+            </Button>
+          )}
+          {you.staff && (
+            <Hands {...{ sitting, place, at, room, you, oneLine, arrangement, seats }} onArrange={setArrangement} />
+          )}
+          {!you.staff && <Tell place={place} room={room} you={you} form={form} onHand={onHand} />}
+        </Bench>
+      </Fallible>
+      <Fallible what="What is read aloud" of={at}>
+        <Announcer sitting={sitting} place={place} you={you} />
+        <PollAnnouncer sitting={sitting.id} />
+      </Fallible>
     </>
   );
 });

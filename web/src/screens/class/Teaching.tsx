@@ -6,6 +6,7 @@ import { MAIN, placeStream, sittingStream } from '../../live/streams';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { Fallible } from '../../parts/frame/Fallible';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
 import { Waiting } from '../../parts/frame/Waiting';
 import { ClassRibbon } from './ClassRibbon';
@@ -66,7 +67,9 @@ function InPlace({ sitting, you, facts, at, place }: Props & { at: string; place
 
   return (
     <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
-      <ClassRibbon sitting={sitting} you={you} rehearsal={facts.rehearsal} />
+      <Fallible what="The run strip">
+        <ClassRibbon sitting={sitting} you={you} rehearsal={facts.rehearsal} />
+      </Fallible>
       {!sitting.seats.some(({ id, presence }) => id === you.id && presence !== 'left') && (
         <Unseen sitting={sitting.id} />
       )}
