@@ -59,7 +59,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     texts = ['', '  ', 'Who gives way?']
     some = ->(number) { Array.new(number) { |i| { id: "o#{i}", text: i == 1 ? ['', 'Green'].sample(random: rng) : "Option #{i}" } } }
     regions = ->(number) { some.call(number).map { |one| { **one, x: 0, y: 0, w: 90, h: 90 } } }
-    more = { 'one' => -> { { options: some.call(rng.rand(4)) } }, 'several' => -> { { options: some.call(3), fewest: [nil, 3].sample(random: rng), most: [nil, 2].sample(random: rng) } },
+    more = { 'one' => -> { { options: some.call(rng.rand(4)) } },
+             'several' => -> { { options: some.call(3), fewest: [nil, 3].sample(random: rng), most: [nil, 2].sample(random: rng) } },
              'order' => -> { { options: some.call(rng.rand(4)) } }, 'number' => -> { [{}, { low: 3, high: 1 }, { low: 1, high: 3 }].sample(random: rng) },
              'spot' => -> { [{}, { board: 'b', page: 'p1' }].sample(random: rng) },
              'marks' => -> { [{}, { board: 'b' }, { board: 'b', page: 'p1' }].sample(random: rng).merge(regions: regions.call(rng.rand(4))) } }
