@@ -16,11 +16,21 @@ module Bench
       Report.line('doors, in with the board, p95', many[:p95], 'ms', baseline: few[:p95], target: '≤ 2,000')
       Report.line('doors, told of a rule', many.dig(:rights, :told), 'people', target: PEOPLE.to_s)
       Report.line('doors, told of a rule, p95', many.dig(:rights, :p95), 'ms', baseline: few.dig(:rights, :p95), target: '≤ 250')
+      handed_out
     end
 
     private
 
-    def arriving(people, over:)
+    # With a board handed out, everybody gets a copy as they come.
+    def handed_out
+      school = arriving(PEOPLE, over: WITHIN, handed: true)
+      Report.line('doors, handed out, copies', school[:copies], 'people', target: PEOPLE.to_s)
+      Report.line('doors, handed out, longest welcome', school[:worst], 'ms', target: '≤ 3,000')
+      Report.line('doors, handed out, longest post of staff', school.dig(:posts, :worst), 'ms', target: '≤ 500')
+      Report.line('doors, handed out, frames', school[:frames], 'frames')
+    end
+
+    def arriving(people, over:, handed: false)
       server = @server.new
       klass = BusyClass.new(@archive, began: BusyClass.now - 5 * BusyClass::MINUTE)
       klass.live_through(400, 5)
@@ -28,7 +38,7 @@ module Bench
       @crowd.run(script: 'arrivals.cjs', url: "ws://127.0.0.1:#{server.port}/live", origin: server.address, over: over,
                  cookies: @crowd.cookies(people, klass.lesson), staff: @crowd.cookie('odalys'),
                  hello: { t: 'hello', v: Veranda::Live::Protocol::VERSION, sitting: klass.sitting },
-                 board: "board/#{board}", place: "place/#{klass.sitting}.main")
+                 board: "board/#{board}", place: "place/#{klass.sitting}.main", sitting: klass.sitting, handed: handed)
     ensure
       server&.stop
     end

@@ -87,7 +87,7 @@ RSpec.describe 'A poll with something beneath', type: :journey do
     odalys.within('[role=dialog]') do
       expect(odalys).to have_button('Open it', disabled: true)
       odalys.click_button('From the bank')
-      odalys.find('li', text: 'Which side is hers?', match: :first).click_button('Take')
+      odalys.find('li', text: 'Which side is hers?', match: :first).click_button('Take it')
       odalys.click_button('Open it')
     end
     expect(farah).to have_css('svg text', text: 'Region 2')

@@ -37,7 +37,7 @@ RSpec.describe 'The web server' do
     end
 
     it 'slows down guessing' do
-      throttle = Veranda::Http::Throttle.new(->(_) { [200, {}, []] }, limits: [[%r{\A/auth/login\z}, 0.1, 3], [/none/, 1, 1]])
+      throttle = Veranda::Http::Throttle.new(->(_) { [200, {}, []] }, limits: [[%r{\A/auth/login\z}, [0.1, 3], [0.1, 3]], [/none/, [1, 1], [1, 1]]])
       env = { 'PATH_INFO' => '/auth/login', 'REQUEST_METHOD' => 'POST', 'REMOTE_ADDR' => '127.0.0.2' }
       expect(Array.new(4) { throttle.call(env).first }).to eq([200, 200, 200, 429])
       expect(throttle.call(env.merge('REMOTE_ADDR' => '127.0.0.3')).first).to eq(200)

@@ -69,6 +69,21 @@ RSpec.describe 'Signing in' do
     expect(throttle.call(env.call('odalys@tidewater.example', '10.0.0.2')).first).to eq(200)
   end
 
+  it 'lets three hundred guests behind one address come, load what they need and be counted each by themselves' do
+    throttle = Veranda::Http::Throttle.new(->(_) { [200, {}, []] }, clock: -> { 0.0 })
+    ask = lambda do |method, path, person|
+      throttle.call({ 'PATH_INFO' => path, 'REQUEST_METHOD' => method, 'REMOTE_ADDR' => '10.0.0.1', 'rack.session' => { 'person_id' => person } }).first
+    end
+    guests = Array.new(300) { |i| "guest-#{i}" }
+    answers = guests.flat_map do |guest|
+      [ask.call('POST', '/api/links/look', nil), ask.call('POST', '/api/links/enter', nil)] + Array.new(20) { ask.call('GET', '/api/session', guest) }
+    end
+    expect(answers.uniq).to eq([200])
+    # One who asks on and on is held up, and nobody else with them.
+    expect(Array.new(1_000) { ask.call('GET', '/api/session', 'guest-0') }.count(200)).to be <= 400
+    expect(ask.call('GET', '/api/session', 'guest-1')).to eq(200)
+  end
+
   it 'stays signed in when a class link of another course is opened' do
     made = fresh_lesson
     link = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/links").body

@@ -93,7 +93,7 @@ module Veranda
       # @return [Array<Array(String, Integer, Integer)>] material, version and slide of all that boards show in what one may watch
       def recorded_slides(sitting:, only: nil)
         one = replay(sitting, only: only)
-        (@slides ||= Recent.new(REPLAYS)).fetch([sitting, only, one.recording.edits.to_h.hash]) { Preparing::Shows.slides(one.all) }
+        (@slides ||= Core::Recent.new(REPLAYS)).fetch([sitting, only, one.recording.edits.to_h.hash]) { Preparing::Shows.slides(one.all) }
       end
 
       # @param viewer [String, nil]
@@ -112,7 +112,7 @@ module Veranda
 
         # The same for all who may watch.
         edits = @archive.recordings.edits(sitting, captions: true).to_h.hash
-        (@after ||= Recent.new(REPLAYS)).fetch([sitting, edits, @archive.tracks.state(sitting)]) { after(sitting, person, true).facts }
+        (@after ||= Core::Recent.new(REPLAYS)).fetch([sitting, edits, @archive.tracks.state(sitting)]) { after(sitting, person, true).facts }
       end
 
       # @return [String] id of the copy
@@ -177,10 +177,10 @@ module Veranda
       def titles(sitting) = replay(sitting).then { |one| one.shown.clean(one.recording.chapters.map { |chapter| chapter[:title] }) }
 
       # A class that is over stays as it was: who was there, what was written and who is called what is worked out once.
-      def replays = @replays ||= Recent.new(REPLAYS)
+      def replays = @replays ||= Core::Recent.new(REPLAYS)
 
       # The same for all who watch, but for what each of them did.
-      def happenings = @happenings ||= Recent.new(REPLAYS)
+      def happenings = @happenings ||= Core::Recent.new(REPLAYS)
 
       def happened(replay)
         captioned = replay.captioned

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'ipaddr'
+
 module Veranda
   module Http
     # From which address a request comes. What it says of that itself (`X-Forwarded-For`) counts only where it comes by a proxy that the
@@ -8,6 +10,13 @@ module Veranda
       # Lines by which a proxy says for whom it asks.
       FORWARDED = %w[HTTP_FORWARDED HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_SCHEME
                      HTTP_X_FORWARDED_PORT HTTP_X_FORWARDED_SSL HTTP_CLIENT_IP].freeze
+
+      # Whoever has one address of IPv6 has as many as they like; networks are given out whole (RFC 6177).
+      NETWORK = 64
+
+      # @param address [String]
+      # @return [String] what all addresses of one network have in common, by which their tries are counted
+      def self.network(address) = address.count(':') > 1 ? IPAddr.new(address).mask(NETWORK).to_s : address
 
       # @param proxies [Array<String>] addresses
       def initialize(proxies)

@@ -33,9 +33,9 @@ module Veranda
         accounts = Accounts.over(archive.db, secret, aside)
         Rack::Builder.new do
           use Sane, proxies: proxies
-          use Throttle
           use Rack::Session::Cookie, key: 'veranda', secrets: secret, same_site: :lax, httponly: true, secure: secure,
                                      expire_after: SESSION_LASTS
+          use Throttle
           map('/live') { run LiveSocket.new(archive, hub, secure: secure) }
           GUARDS.each { |guard| use guard, reaction: :deny, message: FORGED }
           use accounts

@@ -87,11 +87,22 @@ module Veranda
           raise Core::Refusal.new(:invited_only, INVITED_ONLY) if lesson[:invited_only]
 
           known = visitor.person
+          not_too_many!(link)
           id = known ? known[:id] : archive.people.add(Core::Name.clean(facts['name']))
           archive.people.admit(lesson[:id], id, link_id: link[:id])
           visitor.enter_as(id) unless known
         end
         "/lessons/#{lesson[:id]}/class"
+      end
+
+      # A school may come at once. A link that went astray lets no crowd of names in.
+      GUESTS = Tries.new(from_one: [1, 600], from_all: [5, 1_500])
+      private_constant :GUESTS
+
+      def not_too_many!(link)
+        return if GUESTS.take?(link[:id], request.ip)
+
+        raise Core::Refusal.new(:too_fast, 'Very many came by this link just now. Wait a minute and try again.')
       end
 
       # @return [String] `none`, `ready` to be watched, or `waiting` for staff to share it

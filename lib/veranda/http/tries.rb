@@ -1,18 +1,14 @@
 # frozen_string_literal: true
 
-require 'ipaddr'
-
 module Veranda
   module Http
     # Counts how often a secret is tried: by one person or from one address strictly, by all together less so. The first tries of each do
     # not depend on what others do: else strangers who guess would keep out whoever knows it. For one process.
     class Tries
       # Of those that were tried longest ago nothing is known any more.
-      FORGET_OVER = 10_000
+      MOST = 10_000
       # Tries of each that no others stand in the way of.
       OWN = 2
-      # Whoever has one address of IPv6 has as many as they like; networks are given out whole (RFC 6177).
-      NETWORK = 64
 
       Known = Struct.new(:rate, :tries)
       private_constant :Known
@@ -24,14 +20,14 @@ module Veranda
         @from_one = from_one
         @from_all = from_all
         @clock = clock
-        @known = {}
+        @known = Core::Recent.new(MOST)
       end
 
       # @param secret [String] which one is tried
       # @param who [String] a person, or an address where nobody is known
       # @return [Boolean] whether it may be tried once more; that counts
       def take?(secret, who)
-        own = known([secret, network(who)], *@from_one)
+        own = known([secret, Address.network(who)], *@from_one)
         return false unless own.rate.take
 
         (own.tries += 1) <= OWN || known([secret], *@from_all).rate.take
@@ -39,12 +35,8 @@ module Veranda
 
       private
 
-      def network(who) = who.count(':') > 1 ? IPAddr.new(who).mask(NETWORK).to_s : who
-
       def known(key, per_second, burst)
-        found = @known.delete(key) || Known.new(Live::Rate.new(per_second, burst: burst, clock: @clock), 0)
-        @known.shift if @known.length > FORGET_OVER
-        @known[key] = found
+        @known.fetch(key) { Known.new(Live::Rate.new(per_second, burst: burst, clock: @clock), 0) }
       end
     end
   end

@@ -32,6 +32,9 @@ module Veranda
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes, door: @door)
         @rounds = Rounds.new(self, welcomes: @welcomes)
         @poll_watch = PollWatch.new(self)
+        @arrivals = Arrivals.new(hub) do |peer, seen|
+          @lane.visit(given_up: peer.method(:close)) { come_in(peer, seen) if here?(peer) }
+        end
       end
 
       # Works for ever; run it in a task of its own.
@@ -188,7 +191,7 @@ module Veranda
         return unless here?(peer)
 
         @hub.presence.arrive(peer.sitting_id, peer.person.id)
-        come_in(peer, seen)
+        @arrivals.add(peer, seen)
       end
 
       # Whoever comes while the database is away is not turned away for that.

@@ -12,16 +12,12 @@ module Veranda
       Of = Struct.new(:commands, :glimpses)
 
       def initialize
-        @of = {}
+        @of = Core::Recent.new(MOST)
       end
 
       # @param person_id [String]
       # @return [Of]
-      def of(person_id)
-        known = @of.delete(person_id) || fresh
-        @of.shift if @of.length >= MOST
-        @of[person_id] = known
-      end
+      def of(person_id) = @of.fetch(person_id) { fresh }
 
       private
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Veranda
-  module Aside
+  module Core
     # Keeps what was last worked out, so many at most; the one that was not asked for longest goes first. For one thread at a time.
     #
     #   recent = Recent.new(2)
