@@ -92,7 +92,7 @@ RSpec.describe 'A poll with something beneath', type: :journey do
     end
     expect(farah).to have_css('svg text', text: 'Region 2')
     # The form that was prepared.
-    odalys.send_keys(%i[alt 2])
+    odalys.send_keys([:alt, '2'])
     expect(farah).to have_css('h3', text: 'Where is Sable Rock?')
     farah.find('form [role=application]').send_keys(:arrow_right)
     farah.find_button('Answer').click

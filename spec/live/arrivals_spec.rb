@@ -18,14 +18,12 @@ RSpec.describe Veranda::Live::Arrivals do
     state = ARCHIVE.log.state("sitting/#{sitting}").first
     expect(people.reject { |id| state.in?(id) }).to eq([])
     joined = ARCHIVE.log.of_kind("sitting/#{sitting}", 'joined')
-    expect(joined.map { |entry| entry.actor }.tally.values.uniq).to eq([1])
+    expect(joined.map(&:actor).tally.values.uniq).to eq([1])
     # Those of one company have one time: they were stored in one go.
     companies = joined.group_by(&:at).values.map(&:length)
     expect(companies.max).to be_between(2, described_class::MOST + described_class::AT_ONCE[:burst])
     # All of them hear what is said afterwards, and what one does who was let in last.
     first.do('class.lend_floor', "place/#{sitting}.main", person: people.last)
     expect(wires.map { |wire| wire.wait { |message| message['t'] == 'entry' && message['kind'] == 'floor_lent' } }).to all(be_truthy)
-  ensure
-    [first, *wires].compact.each(&:close)
   end
 end

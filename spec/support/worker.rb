@@ -15,6 +15,12 @@ class Worker
 
   def alive? = Process.wait(@pid, Process::WNOHANG).nil?
 
+  # As a machine that goes off does it: with all that it started.
+  def kill
+    Process.kill(:KILL, -@pid)
+    Process.wait(@pid)
+  end
+
   def stop
     Process.kill(:TERM, @pid)
     Process.wait(@pid)

@@ -101,6 +101,46 @@ RSpec.describe Veranda::Workshop::CutTracks do
     expect(ARCHIVE.recordings.sweep(now: Time.now + 86_400)).to include(stray)
     expect(files.call.length).to eq(ARCHIVE.track_parts.of(sitting).length)
   end
+
+  # Two processes are asked at once, and the workers are killed in the middle, whatever they are at.
+  [5, 17].each do |seed|
+    it "has every file known by a row and nothing given that was cut, whatever is edited and killed (history #{seed})" do
+      dice = Random.new(seed)
+      keep('sound')
+      staff = [Server.shared, Server.new].map { |server| VisitorClient.new(server, as: 'odalys') }
+      workers = Array.new(2) { Worker.new }
+      6.times do |round|
+        edits = Array.new(4) { |i| edit_of(dice, "c#{round}x#{i}") }
+        answers = edits.map { |name, facts| Thread.new { staff.sample(random: dice).post("/api/recordings/#{sitting}/edits/#{name}", facts) } }.map(&:value)
+        expect(answers.map(&:status)).to all(be < 500)
+        sleep dice.rand(1.5)
+        workers = workers.map { |worker| dice.rand(2).zero? ? worker : worker.tap(&:kill) && Worker.new }
+      end
+      until_true('all is cut') { ARCHIVE.db[:que_jobs].where(job_class: described_class.name, finished_at: nil).where(Sequel.lit('args->>0 = ?', sitting)).empty? }
+      whole_and_nothing_else
+    ensure
+      workers&.each(&:stop)
+    end
+  end
+
+  # Something is cut, or a cut is taken back; it need not be there any more.
+  def edit_of(dice, id)
+    @cuts ||= []
+    return ['take_back', { id: @cuts.sample(random: dice) }] if @cuts.any? && dice.rand(3).zero?
+
+    from = dice.rand(9_000)
+    @cuts << id
+    ['cut', { id: id, from: began + from, to: began + from + 200 + dice.rand(800) }]
+  end
+
+  def whole_and_nothing_else
+    expect(left.missing).to eq([])
+    ARCHIVE.recordings.sweep(now: Time.now + 86_400)
+    rows = ARCHIVE.track_parts.of(sitting)
+    expect(ARCHIVE.files.below("tracks/#{sitting}/parts").sort).to eq(rows.filter_map { |part| part[:file] }.sort)
+    cuts = ARCHIVE.recordings.recording(ARCHIVE.recordings.fetch(sitting)).edits.cuts
+    rows.product(cuts).each { |part, (from, to)| expect([part[:ended_at], to].min - [part[:began_at], from].max).to be <= 0 }
+  end
 end
 
 RSpec.describe Veranda::Workshop::MeasureTracks do
