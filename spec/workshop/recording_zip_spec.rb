@@ -121,6 +121,25 @@ RSpec.describe Veranda::Workshop::RecordingZip do
     end
   end
 
+  it 'comes back from a class that went to a step before what is left of its recording begins, also out of zips of earlier versions' do
+    made = fresh_class
+    stream = "sitting/#{made[:sitting]}"
+    now = Lessons::NOW.call
+    act(made, 'odalys', 'class.move', stream, now + 1_000, step: 'one')
+    act(made, 'odalys', 'class.record', stream, now + 1_000, on: true)
+    act(made, 'odalys', 'class.record', stream, now + 20_000, on: false)
+    act(made, 'odalys', 'class.move', stream, now + 30_000, step: 'two')
+    act(made, 'odalys', 'class.record', stream, now + 40_000, on: true)
+    act(made, 'odalys', 'class.end', stream, now + 60_000)
+    act(made, 'odalys', 'recording.cut', "recording/#{made[:sitting]}", now + 70_000, id: 'c', from: now, to: now + 2_000)
+    chapters = ->(sitting) { recording_of(sitting).chapters.map { |chapter| chapter.slice(:title, :from, :to) } }
+    expect(chapters.call(made[:sitting])).to eq([{ title: 'One', from: 0, to: 18_000 }, { title: 'Two', from: 18_000, to: 38_000 }])
+    described_class.new(ARCHIVE, replay(made[:sitting])).write(path)
+    expect(chapters.call(take)).to eq(chapters.call(made[:sitting]))
+    changed { |entries| manifest(entries) { |facts| facts['chapters'].each_with_index { |chapter, i| chapter['at'] = now + [1_000, 30_000][i] } } }
+    expect(chapters.call(take)).to eq(chapters.call(made[:sitting]))
+  end
+
   it 'brings pictures of slides, seen by whoever may watch and on nobody\'s shelf' do
     Worker.shared
     server = Server.shared

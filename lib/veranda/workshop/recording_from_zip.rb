@@ -157,8 +157,11 @@ module Veranda
         nil
       end
 
+      # Zips of earlier versions have chapters begin before there is anything of the class.
       def edits
-        @facts[:chapters].uniq { |chapter| chapter[:at] }.each { |chapter| edit('chapter', **chapter.slice(:at, :title)) }
+        within = Range.new(*@facts[:stretches].flatten.minmax)
+        chapters = @facts[:chapters].to_h { |chapter| [chapter[:at].clamp(within), chapter[:title]] }
+        chapters.each { |at, title| edit('chapter', at: at, title: title) }
         clock = Core::Recordings::Clock.new(@facts[:stretches])
         @facts[:captions].each do |row|
           cues, = Core::Recordings::CaptionFile.new(File.binread(@files.fetch(row[:file].to_sym))).read

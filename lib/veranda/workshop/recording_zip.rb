@@ -57,9 +57,17 @@ module Veranda
       def manifest
         { format: ZIPPED::FORMAT, version: ZIPPED::VERSION, title: @shown.clean(@sitting.title.to_s), course: @sitting.course.to_s,
           stretches: @recording.clock.stretches, people: people, boards: boards,
-          chapters: @shown.clean(@recording.chapters).map { |chapter| chapter.slice(:title, :at) },
+          chapters: chapters,
           captions: captions.keys.map { |lang| { lang: lang, file: "captions/#{lang}.vtt" } }, tracks: tracks, pictures: pictures,
           played: played, streams: lines.keys.map { |name| { name: ZIPPED.called(name), file: file_of(name) } } }
+      end
+
+      # A step may have begun before what is left of the class: its chapter begins with that.
+      def chapters
+        @shown.clean(@recording.chapters).map do |chapter|
+          title, from, at = chapter.values_at(:title, :from, :at)
+          { title: title[0, Core::Recordings::SetChapter::LONGEST], at: [at, @recording.clock.wall(from)].max }
+        end
       end
 
       def file_of(stream) = "streams/#{ZIPPED.called(stream)}.jsonl"
@@ -106,7 +114,7 @@ module Veranda
       def boards
         ids = lines.keys.select { |name| NAMES.kind(name) == :board }.map { |name| NAMES.id(name) }
         names = @shown.clean(@sitting.boards).to_h { |board| board.values_at(:id, :name) }
-        ids.map { |id| { id: id, name: names[id] || 'Board' } }
+        ids.map { |id| { id: id, name: (names[id] || 'Board')[0, ZIPPED::LONGEST_NAME] } }
       end
 
       def captions

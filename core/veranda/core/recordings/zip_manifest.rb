@@ -16,12 +16,14 @@ module Veranda
           required(:name).value(:string, max_size?: Name::LIMIT)
           required(:role).value(:string, included_in?: Person::ROLES)
         end
+        # Letters in the name of a board.
+        LONGEST_NAME = 80
         BOARD = Contract.define do
           required(:id).value(Types::ID)
-          required(:name).filled(:string, max_size?: 80)
+          required(:name).filled(:string, max_size?: LONGEST_NAME)
         end
         CHAPTER = Contract.define do
-          required(:title).filled(:string, max_size?: 120)
+          required(:title).filled(:string, max_size?: SetChapter::LONGEST)
           required(:at).value(:integer, :moment?)
         end
         # Things that lie in a file of the zip.

@@ -7,10 +7,12 @@ module Veranda
       class SetChapter < EditCommand
         on :recording, 'recording.chapter'
         MOST = 200
+        # Letters in a title.
+        LONGEST = 120
         contract do
           # When it begins.
           required(:at).value(:integer, :moment?)
-          optional(:title).maybe(:string, max_size?: 120)
+          optional(:title).maybe(:string, max_size?: LONGEST)
           optional(:as_it_was).value(:bool)
         end
 
