@@ -157,19 +157,27 @@ module Veranda
         nil
       end
 
-      # Zips of earlier versions have chapters begin before there is anything of the class.
       def edits
-        within = Range.new(*@facts[:stretches].flatten.minmax)
-        chapters = @facts[:chapters].to_h { |chapter| [chapter[:at].clamp(within), chapter[:title]] }
         chapters.each { |at, title| edit('chapter', at: at, title: title) }
-        clock = Core::Recordings::Clock.new(@facts[:stretches])
         @facts[:captions].each do |row|
-          cues, = Core::Recordings::CaptionFile.new(File.binread(@files.fetch(row[:file].to_sym))).read
-          lines = cues.each_with_index.filter_map do |cue, i|
-            from, to = clock.wall(cue.from), clock.wall(cue.to)
-            { id: "c#{i}", from: from, to: to, words: cue.words } if to > from
-          end
+          lines = caption_lines(row)
           edit('captions', lang: row[:lang], lines: lines, gone: [], all: true) if lines.any?
+        end
+      end
+
+      # Zips of earlier versions have chapters begin before there is anything of the class.
+      # @return [Hash{Integer => String}] titles by when they begin
+      def chapters
+        within = Range.new(*@facts[:stretches].flatten.minmax)
+        @facts[:chapters].to_h { |chapter| [chapter[:at].clamp(within), chapter[:title]] }
+      end
+
+      def caption_lines(row)
+        clock = Core::Recordings::Clock.new(@facts[:stretches])
+        cues, = Core::Recordings::CaptionFile.new(File.binread(@files.fetch(row[:file].to_sym))).read
+        cues.each_with_index.filter_map do |cue, i|
+          from, to = clock.wall(cue.from), clock.wall(cue.to)
+          { id: "c#{i}", from: from, to: to, words: cue.words } if to > from
         end
       end
 
