@@ -294,7 +294,7 @@ export function ClassPaper({
             p: 2,
           }}
         >
-          {you.staff && !currentStep(sitting)
+          {you.staff && sitting.steps.length > 0 && !currentStep(sitting)
             ? 'The doors are open. Begin with the first step when you are ready.'
             : 'No board is on show yet.'}
         </Box>

@@ -7,7 +7,7 @@ import type { EarlierActivity, GroupPlan } from '../../../api/shapes';
 import { currentStep, type SittingState } from '../../../live/sitting';
 import type { StaffState } from '../../../live/staff';
 import { PlanFields } from '../../../parts/rooms/PlanFields';
-import { day } from '../../../parts/words/times';
+import { count, day } from '../../../parts/words/times';
 import { RoomsHead } from './RoomsPage';
 import { sizesInWords } from './rooms';
 import { useOffered, useRooms, type Deal } from './useRooms';
@@ -22,6 +22,14 @@ interface Props {
 }
 
 const PLAN: GroupPlan = { by: 'size', number: 4, way: 'deal', minutes: 15 };
+
+const counted = (people: number) => count(people, 'person', 'people');
+
+/** Whom there is to split; it takes two. */
+function whom(people: number, before: boolean) {
+  if (before) return `${counted(people)} on the roster`;
+  return people < 2 ? 'Rooms can be dealt once two are here' : `${counted(people)} are here to be split`;
+}
 
 const stepsWithRooms = ({ steps }: StaffState) => steps.filter((step) => cueOf(step));
 const cueOf = (step: StaffState['steps'][number] | undefined) => step?.cues?.find(({ kind }) => kind === 'rooms');
@@ -46,10 +54,7 @@ export function Split({ sitting, staff, onDealt, children }: Props) {
   const people = offered?.people.length ?? 0;
   return (
     <Box component="section" aria-label="Split into rooms" sx={{ flex: 1, minHeight: 0, overflowY: 'auto' }}>
-      <RoomsHead
-        title={`Rooms: ${name}`}
-        says={offered && (before ? `${people} people on the roster` : `${people} people are here to be split`)}
-      >
+      <RoomsHead title={step ? `Rooms: ${name}` : name} says={offered && whom(people, before)}>
         {children}
         <Button
           variant="contained"
@@ -82,7 +87,9 @@ export function Split({ sitting, staff, onDealt, children }: Props) {
             </TextField>
           )}
           <Box sx={{ mb: 1.5 }}>
-            <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>{people} people make</Box>
+            <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>
+              {people === 1 ? '1 person makes' : `${people} people make`}
+            </Box>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, maxHeight: 148, overflowY: 'auto' }}>
               {offered?.offers.map((sizes) => (
                 <Button
