@@ -10,26 +10,26 @@ module Veranda
       # s between two companies.
       PAUSE = 0.25
       # People in one company: others have their turn between.
-      MOST = 25
+      MOST = 50
 
-      # @param hub [Hub]
-      # @yieldparam arrival [Array] what {#add} was given
-      def initialize(hub, &come_in)
-        @hub = hub
-        @come_in = come_in
+      # @param gathering [Gathering]
+      def initialize(gathering)
+        @gathering = gathering
         @rate = Rate.new(AT_ONCE[:per_second], burst: AT_ONCE[:burst])
         @waiting = []
         @under_way = false
       end
 
-      def add(*arrival)
-        return @come_in.call(*arrival) if @waiting.empty? && @rate.take
+      # @param peer [Peer]
+      # @param seen [Hash{String => Integer}] see {Gathering#welcome}
+      def add(peer, seen)
+        return @gathering.take_turn(peer, seen) if @waiting.empty? && @rate.take
 
-        @waiting << arrival
+        @waiting << [peer, seen]
         return if @under_way
 
         @under_way = true
-        @hub.background { gather }
+        @gathering.hub.background { gather }
       end
 
       private
@@ -37,7 +37,7 @@ module Veranda
       def gather
         until @waiting.empty?
           sleep PAUSE
-          @waiting.shift(MOST).each { |arrival| @come_in.call(*arrival) }
+          @waiting.shift(MOST).each { |peer, seen| @gathering.take_turn(peer, seen) }
         end
       ensure
         @under_way = false

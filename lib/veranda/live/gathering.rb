@@ -32,9 +32,7 @@ module Veranda
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes, door: @door)
         @rounds = Rounds.new(self, welcomes: @welcomes)
         @poll_watch = PollWatch.new(self)
-        @arrivals = Arrivals.new(hub) do |peer, seen|
-          @lane.visit(given_up: peer.method(:close)) { come_in(peer, seen) if here?(peer) }
-        end
+        @arrivals = Arrivals.new(self)
       end
 
       # Works for ever; run it in a task of its own.
@@ -177,6 +175,13 @@ module Veranda
 
       # @return [Array<Peer>] everyone connected, also those to whom no stream is open yet
       def peers = @peers.to_a
+
+      # Somebody who comes has their turn. What goes wrong then is over with their line.
+      # @param peer [Peer]
+      # @param seen [Hash{String => Integer}]
+      def take_turn(peer, seen)
+        @lane.visit(given_up: peer.method(:close)) { come_in(peer, seen) if here?(peer) }
+      end
 
       # @param sitting_id [String]
       # @return [Array<Peer>] everyone connected to a class
