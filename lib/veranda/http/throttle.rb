@@ -5,11 +5,12 @@ module Veranda
     # Slows down whoever asks too often: a person who is known by what they do themselves, and all who come from one address together
     # generously, since a whole school may be behind it. Signing in to one account is counted strictly, from wherever.
     class Throttle
-      # Path; how often one person and how often one address may ask: requests per second in the long run, and burst.
+      # Path; how often one person and how often one address may ask: requests per second in the long run, and burst. What is dialled all
+      # comes from one exchange.
       LIMITS = [
         [%r{\A/auth/login\z}, [3, 150], [10, 600]],
         [%r{\A/api/links/}, [2, 60], [20, 1_000]],
-        [%r{\A/api/telephone\z}, [0.5, 30], [5, 300]],
+        [%r{\A/api/telephone\z}, [0.5, 30], [0.5, 30]],
         [%r{\A/api/materials/}, [20, 200], [100, 2_000]],
         [%r{\A/api/}, [40, 400], [400, 8_000]]
       ].freeze
