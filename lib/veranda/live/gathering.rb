@@ -136,7 +136,7 @@ module Veranda
       # @param pass_on [Boolean] whether other processes have yet to hear of it
       def send_transient(stream, json, pass_on: false)
         bytes = Frames.text(json)
-        readers(stream).each { |peer| peer.outbox.push_transient(bytes) }
+        @listeners.to(stream).each { |peer| peer.outbox.push_transient(bytes) }
         @hub.pass_on(stream, json) if pass_on
       end
 
