@@ -59,8 +59,10 @@ module Decks
     convert('deck.pptx', ending)
   end
 
+  # With the fonts that the workshop has, whatever others are there: what overlaps what must not depend on the machine.
   def convert(name, ending)
-    said, status = Open3.capture2e('soffice', "-env:UserInstallation=file://#{file('profile')}", '--headless', '--convert-to', ending, '--outdir', FOLDER, file(name))
+    fonts = { 'FONTCONFIG_FILE' => Veranda::Workshop::Fonts::PACKAGED }
+    said, status = Open3.capture2e(fonts, 'soffice', "-env:UserInstallation=file://#{file('profile')}", '--headless', '--convert-to', ending, '--outdir', FOLDER, file(name))
     raise said unless status.success?
 
     file("#{File.basename(name, '.*')}.#{ending}")
