@@ -47,7 +47,7 @@ module Veranda
         @others = true
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
-        @lessons_of = {}
+        @lessons_of = Core::Recent.new(MOST_CLASSES)
         @rates = Rates.new
         @pace = Pace.new
       end
@@ -177,8 +177,7 @@ module Veranda
         return if @gatherings.empty?
 
         id = Core::Streams::StreamName.id(stream)
-        @lessons_of.shift if @lessons_of.length > MOST_CLASSES
-        lesson = @lessons_of[id] ||= @archive.sittings.fetch(id)[:lesson_id]
+        lesson = @lessons_of.fetch(id) { @archive.sittings.fetch(id)[:lesson_id] }
         @gatherings[lesson]&.follow_class(id)
       rescue Core::Refusal
         # It was let go of meanwhile.

@@ -38,6 +38,11 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
   const [here, setHere] = useState(false);
   const place = sitting.places.find(({ id }) => id === at)?.name ?? 'this room';
   const missing = notYet(question);
+  // What was said is of the question as it was.
+  const change = (changed: Question) => {
+    setQuestion(changed);
+    setSays(null);
+  };
   const stage = async (open: boolean) => {
     const { poll, says: refusal } = await acts.stage(question, here ? at : null);
     if (!poll) return setSays(refusal ?? null);
@@ -61,13 +66,13 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
         {bank ? (
           <Bank
             onTake={(taken) => {
-              setQuestion(taken);
+              change(taken);
               setBank(false);
             }}
           />
         ) : (
           <>
-            <QuestionFields question={question} onChange={setQuestion} course={course} grounds={grounds} />
+            <QuestionFields question={question} onChange={change} course={course} grounds={grounds} />
             {rooms && (
               <FormControlLabel
                 label={`For those in ${place} alone`}
