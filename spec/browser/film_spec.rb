@@ -44,15 +44,6 @@ RSpec.describe 'A film', type: :journey do
     { **lesson, sitting: @sitting }
   end
 
-  def enter(who, path)
-    session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
-    session.visit("#{server.address}#{path}")
-    session
-  end
-
   # @return [String] red, green and blue of each point of what a player shows at a moment, as large as in a film
   def player(session, seconds)
     session.visit("#{server.address}/recordings/#{@sitting}?at=#{began + (seconds * 1000).round}")

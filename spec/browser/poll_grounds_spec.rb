@@ -10,15 +10,6 @@ RSpec.describe 'A poll with something beneath', type: :journey do
   let(:made) { fresh_class(open: false) }
   let(:sitting) { made[:sitting] }
 
-  def enter(who, at)
-    session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
-    session.visit("#{server.address}#{at}")
-    session
-  end
-
   # @param index [Integer] of the list that is opened, among those of a poll
   def pick(session, within, index, option)
     session.within(within) do

@@ -84,6 +84,17 @@ RSpec.describe 'Signing in' do
     expect(ask.call('GET', '/api/session', 'guest-1')).to eq(200)
   end
 
+  it 'lets a school in by one link, and no endless crowd of names' do
+    own = Server.new
+    link = VisitorClient.new(own, as: 'odalys').post("/api/lessons/#{fresh_lesson[:lesson]}/links").body
+    nobody = VisitorClient.new(own)
+    codes = Array.new(640) { nobody.enter(link['token'], name: ' ').code }
+    expect(codes.first(600).uniq).to eq(['name_missing'])
+    expect(codes.last).to eq('too_fast')
+  ensure
+    own&.stop
+  end
+
   it 'stays signed in when a class link of another course is opened' do
     made = fresh_lesson
     link = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/links").body

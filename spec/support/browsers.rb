@@ -39,6 +39,17 @@ module Browsers
     @browsers[name] ||= Capybara::Session.new(:chromium)
   end
 
+  # Somebody signs in and goes to a page; wants `server`.
+  # @param who [Symbol]
+  def enter(who, path)
+    session = browser(who, server)
+    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
+    session.visit("#{server.address}/enter/#{token}")
+    expect(session).to have_css('h1')
+    session.visit("#{server.address}#{path}")
+    session
+  end
+
   # Leaves a picture of each page when something went wrong on one, and its words: where nobody sees the picture, those are seen.
   def close_browsers
     failed = RSpec.current_example&.exception
