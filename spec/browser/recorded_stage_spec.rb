@@ -105,7 +105,7 @@ RSpec.describe 'The recording of the stage', type: :journey do
     sleep 1
     tones_and_marks(farah)
     perform('odalys', 'class.end', "sitting/#{sitting}")
-    until_true('it can be played') { ARCHIVE.tracks.state(sitting) == 'ready' }
+    until_playable
     expect(tracks.map { |track| track.values_at(:person_id, :kind) }).to contain_exactly(%w[farah sound], %w[farah picture], %w[nils picture])
     expect(Dir.children(media.reach[:tracks])).to eq([])
 
@@ -146,7 +146,7 @@ RSpec.describe 'The recording of the stage', type: :journey do
     until_true('she is heard again') { coming(nils, 'audio') > 10 }
     sleep 2
     perform('odalys', 'class.end', "sitting/#{sitting}")
-    until_true('it can be played') { ARCHIVE.tracks.state(sitting) == 'ready' }
+    until_playable
     before, after = tracks('sound').minmax_by { |track| track[:began_at] }
     expect([before[:length], after[:length]]).to all(be > 1_000)
     expect(before[:began_at] + before[:length]).to be < after[:began_at]

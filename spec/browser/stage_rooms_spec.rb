@@ -96,7 +96,7 @@ RSpec.describe 'The stage in rooms', type: :journey do
 
   # What was said in a room is heard by those who sat in it and by whoever teaches; nobody else learns that it is there.
   def recorded(odalys, room)
-    until_true('it can be played') { ARCHIVE.tracks.state(sitting) == 'ready' }
+    until_playable
     VisitorClient.new(server, as: 'odalys').patch("/api/recordings/#{sitting}", { shared: true })
     perform('odalys', 'rooms.share', "staff/#{sitting}", activity: ARCHIVE.log.state("staff/#{sitting}").first.activities.to_a.last[:id], room: room, on: true)
     own = ARCHIVE.db[:tracks].where(sitting_id: sitting, place: room).all

@@ -81,6 +81,14 @@ RSpec.describe 'By telephone' do
     expect(Array.new(60) { tried.call(wrong, secret).first }).to include(429)
   end
 
+  it 'tells callers apart by name, however many call at once and whoever is sent off' do
+    calls = -> { Array.new(6) { Thread.new { Veranda::Preparing::ByTelephone.new(ARCHIVE, secret).call(code)[:person] } }.map(&:value) }
+    first = calls.call
+    lesson = ARCHIVE.sittings.fetch(sitting)[:lesson_id]
+    ARCHIVE.people.revoke(lesson, person_id: first.first)
+    expect(ARCHIVE.people.names(first + calls.call).values).to match_array((1..12).map { |number| "Telephone #{number}" })
+  end
+
   it 'sends nothing of the class to where a page wishes it that has not called' do
     ear = UDPSocket.new.tap { |one| one.bind('127.0.0.1', 0) }
     farah = Wire.join(server, 'farah', { sitting: sitting })

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# People in browsers who hear and see one another; wants `server` and `sitting`.
+# People in browsers who hear and see one another; wants `server`, `sitting` and `media`.
 module OnStage
   # Machines here have no devices: all choose the simulated ones.
   def enter(who, pressed: true)
@@ -30,6 +30,14 @@ module OnStage
             window.say = (facts) => window.tell({ t: 'stage', ...facts }); }
       };
     JS
+  end
+
+  # Waits until what was recorded is whole.
+  def until_playable
+    told = lambda do
+      [ARCHIVE.tracks.state(sitting), Dir.children(media.reach[:tracks]), ARCHIVE.db[:que_jobs].where(finished_at: nil).select_map(%i[job_class run_at error_count]), Worker.said]
+    end
+    until_true('it can be played', said: told) { ARCHIVE.tracks.state(sitting) == 'ready' }
   end
 
   # What has arrived at a page so far.

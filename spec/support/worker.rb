@@ -1,30 +1,51 @@
 # frozen_string_literal: true
 
-# A real worker process, as bin/start has it.
+# Real worker processes, as bin/start has them: films, which take minutes and which specs before may have left in the queue, hold up
+# nothing else.
 class Worker
+  # Queues and workers of each process.
+  PROCESSES = { %w[default documents] => 2, %w[films] => 1 }.freeze
+
   # A worker ends when the database does, and is started again, as bin/start has it.
-  def self.shared = @shared&.alive? ? @shared : @shared = new
+  def self.shared
+    return @shared if @shared&.alive?
+
+    @shared&.stop
+    @shared = new
+  end
 
   def self.stop = @shared&.stop
 
+  # @return [String] what workers said last
+  def self.said = File.readlines(log).last(5).join
+
+  def self.log = File.join(Veranda::Environment.var, 'worker.log')
+
   def initialize
-    @log = File.join(Veranda::Environment.var, 'worker.log')
-    command = %w[bundle exec que ./workshop.rb --queue-name default --queue-name documents --queue-name films --worker-count 2 --poll-interval 1 --log-level error]
-    @pid = spawn(*command, chdir: Veranda::ROOT, out: @log, err: @log, in: '/dev/null', pgroup: true)
+    @pids = PROCESSES.map do |queues, workers|
+      command = %w[bundle exec que ./workshop.rb --poll-interval 1 --log-level error --worker-count] + [workers.to_s, *queues.flat_map { |name| ['--queue-name', name] }]
+      spawn(*command, chdir: Veranda::ROOT, out: [self.class.log, 'a'], err: [self.class.log, 'a'], in: '/dev/null', pgroup: true)
+    end
   end
 
-  def alive? = Process.wait(@pid, Process::WNOHANG).nil?
+  def alive? = @pids.all? { |pid| Process.wait(pid, Process::WNOHANG).nil? }
 
-  # As a machine that goes off does it: with all that it started.
-  def kill
-    Process.kill(:KILL, -@pid)
-    Process.wait(@pid)
+  # As a machine that goes off does it: with all that they started.
+  def kill = each { |pid| Process.kill(:KILL, -pid) }
+
+  def stop = each { |pid| Process.kill(:TERM, pid) }
+
+  private
+
+  def each(&)
+    # Of those that ended by themselves some were waited for already.
+    @pids.each { |pid| quietly(Errno::ESRCH) { yield(pid) } }
+    @pids.each { |pid| quietly(Errno::ECHILD) { Process.wait(pid) } }
   end
 
-  def stop
-    Process.kill(:TERM, @pid)
-    Process.wait(@pid)
-  rescue Errno::ESRCH, Errno::ECHILD # it ended by itself
+  def quietly(error)
+    yield
+  rescue error
     nil
   end
 end

@@ -43,16 +43,21 @@ module Veranda
         lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
         raise Core::Refusal.new(:invited_only, 'This class is for those who were invited.') if lesson[:invited_only]
 
-        person = @archive.people.add("Telephone #{number(lesson)}", id: "#{PREFIX}#{Store::Ids.call}")
-        @archive.people.admit(lesson[:id], person)
-        { sitting: sitting, person: person }
+        { sitting: sitting, person: seat_in(lesson[:id]) }
       end
 
       private
 
       def no_such_code = Core::Refusal.new(:no_such_code, 'No class that is going on has this code. Type it once more.')
 
-      def number(lesson) = @archive.people.guests(lesson[:id]).count { |guest| ByTelephone.came?(guest[:id]) } + 1
+      # Names tell callers apart in what is left of the class too, so that nobody is called what somebody was called who is gone.
+      def seat_in(lesson)
+        people = @archive.people
+        Store::Turn.of(@archive.db, 'telephones', lesson) do
+          number = people.came_to(lesson).count { |id| ByTelephone.came?(id) } + 1
+          people.add("Telephone #{number}", id: "#{PREFIX}#{Store::Ids.call}").tap { |person| people.admit(lesson, person) }
+        end
+      end
     end
   end
 end

@@ -90,6 +90,9 @@ module Veranda
                     .order(:name).select(:id, :name, :link_id).all
       end
 
+      # @return [Array<String>] ids of everyone who was ever let into a lesson's classes without being in its course
+      def came_to(lesson_id) = @db[:guests].where(lesson_id: lesson_id).select_map(:person_id)
+
       # The part someone plays in a lesson.
       # @param lesson [Hash]
       # @return [Core::Person, nil] nil for strangers
