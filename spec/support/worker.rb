@@ -28,19 +28,19 @@ class Worker
     end
   end
 
-  def alive? = @pids.all? { |pid| Process.wait(pid, Process::WNOHANG).nil? }
+  def alive? = @pids.any? && @pids.all? { |pid| Process.wait(pid, Process::WNOHANG).nil? }
 
   # As a machine that goes off does it: with all that they started.
-  def kill = each { |pid| Process.kill(:KILL, -pid) }
+  def kill = signal(:KILL, group: true)
 
-  def stop = each { |pid| Process.kill(:TERM, pid) }
+  def stop = signal(:TERM)
 
   private
 
-  def each(&)
-    # Of those that ended by themselves some were waited for already.
-    @pids.each { |pid| quietly(Errno::ESRCH) { yield(pid) } }
-    @pids.each { |pid| quietly(Errno::ECHILD) { Process.wait(pid) } }
+  # Of those that ended by themselves some were waited for already.
+  def signal(name, group: false)
+    @pids.each { |pid| quietly(Errno::ESRCH) { Process.kill(name, group ? -pid : pid) } }
+    @pids.delete_if { |pid| quietly(Errno::ECHILD) { Process.wait(pid) } || true }
   end
 
   def quietly(error)
