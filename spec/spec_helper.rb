@@ -18,5 +18,6 @@ RSpec.configure do |config|
     Wire.cut_since(@there[Wire])
     Server.stop_since(@there[Server])
   end
+  config.before(:suite) { CarriedErrands.start }
   config.after(:suite) { [Server.method(:stop_all), Worker.method(:stop)].each(&:call) }
 end

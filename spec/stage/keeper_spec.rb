@@ -37,7 +37,7 @@ RSpec.describe Setup::Stage::Keeper do
     Process.kill(:KILL, first)
     until_true('it is back') { pid.call != first }
     keeper.stop
-    expect(running.join(10)).to be(running)
+    expect(running.join(Patience::SECONDS)).to be(running)
     expect { Process.kill(0, pid.call) }.to raise_error(Errno::ESRCH)
   ensure
     FileUtils.rm_rf(configuration.folder)

@@ -22,8 +22,8 @@ module Veranda
         Sittings::SetRight, Sittings::LendFloor, Sittings::TakeFloor, Sittings::Mute, Sittings::Invite, Sittings::AnswerInvitation,
         Sittings::ShareScreen, Sittings::PauseScreen, Sittings::MakeLarge, Sittings::Caption, Sittings::PutOnClip,
         Sittings::SetClip, Sittings::GiveSignal, Sittings::ClearSignals, Sittings::Record,
-        Sittings::FireCue, Sittings::StopTimer, Sittings::Spoke, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut, Sittings::GiveCopies,
-        Sittings::Pair, Sittings::EndPairs,
+        Sittings::FireCue, Sittings::RefuseCue, Sittings::StopTimer, Sittings::Spoke, Sittings::SetExchange, Sittings::KeepTogether, Sittings::HandOut,
+        Sittings::GiveCopies, Sittings::Pair, Sittings::EndPairs,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::RenameRoom, Rooms::RemoveRoom, Rooms::Assign, Rooms::Gather, Rooms::SetTime,
         Rooms::BringBack, Rooms::Call, Rooms::Announce, Rooms::Address, Rooms::StepIn, Rooms::Go, Rooms::GiveBoards, Rooms::ChooseBoards, Rooms::ShareRoom,
         Polls::StagePoll, Polls::OpenPoll, Polls::AnswerPoll, Polls::ClosePoll, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Polls::SealPoll,
@@ -40,8 +40,9 @@ module Veranda
       # Only the server itself issues these: they say what it saw, or what was asked for over HTTP.
       INTERNAL = [
         Boards::LaySlides, Boards::TakeIn, Sittings::Plan, Sittings::SetBoards, Sittings::Join, Sittings::Drop, Sittings::Leave,
-        Sittings::GiveCopies, Sittings::Pair, Sittings::PutOnClip, Sittings::Spoke, Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom,
-        Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards, Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
+        Sittings::GiveCopies, Sittings::Pair, Sittings::RefuseCue, Sittings::PutOnClip, Sittings::Spoke,
+        Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards,
+        Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
         *EDITING
       ].freeze
 

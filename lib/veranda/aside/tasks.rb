@@ -85,9 +85,6 @@ module Veranda
       # @return [String] id of a class to practise in
       def rehearse(lesson:) = Preparing::Classes.new(@archive).rehearsal(@archive.lessons.fetch(lesson))
 
-      # Every copy takes in a whole board.
-      def hand_out(sitting:, board:, people:) = Preparing::HandingOut.new(@archive, sitting).give(board, people)
-
       # @param format [String] see {Core::Exchange::Transcript::FORMATS}
       # @return [String] path of the file
       def transcript(sitting:, format:)
@@ -98,16 +95,15 @@ module Veranda
         file(format, Core::Exchange::Transcript.new(written, title: state.title || lesson[:title], from: from).to(format))
       end
 
-      # A draw compares many, and every pair may get a board.
+      # A draw compares many.
       # @return [Array<Array<String>>] the pairs
       def pair_up(sitting:, **wishes) = Preparing::PairingUp.new(@archive, sitting).call(**wishes)
 
       # Plays something that may have to be looked up elsewhere first.
-      # @param by [Hash, nil] who plays it; nil when a cue does
-      def play_clip(sitting:, material:, place: Core::Sittings::Places::MAIN, rooms: false, by: nil)
+      # @param by [Hash] who plays it
+      def play_clip(sitting:, material:, place:, rooms:, by:)
         lesson = @archive.lessons.fetch(@archive.sittings.fetch(sitting)[:lesson_id])
-        person = by ? Core::Person.new(**by) : Deciding::Perform::HOUSE
-        Preparing::PlayingClip.new(@archive, lesson, by: person, videos: Preparing::LinkedVideo.new(@video_sites))
+        Preparing::PlayingClip.new(@archive, lesson, by: Core::Person.new(**by), videos: Preparing::LinkedVideo.new(@video_sites))
                               .call(@archive.materials.fetch(material), sitting: sitting, place: place, rooms: rooms) && nil
       end
 
@@ -118,21 +114,13 @@ module Veranda
       def deal_rooms(sitting:, **wishes) = Preparing::Grouping.new(@archive, sitting).deal(**wishes) && nil
 
       # Every room gets a board.
-      def open_rooms(sitting:, activity:) = Preparing::Grouping.new(@archive, sitting).open_rooms(activity) && nil
+      def open_rooms(**wish) = act(:open_rooms, **wish)
 
       # @return [String] id of the room
-      def add_room(sitting:, activity:, name:) = Preparing::Grouping.new(@archive, sitting).add(activity, name)
+      def add_room(**wish) = act(:add_room, **wish)
 
       # Every room gets a copy.
-      def give_boards(sitting:, activity:, board:, rooms: nil)
-        Preparing::Grouping.new(@archive, sitting).give(activity, board, rooms) && nil
-      end
-
-      # What a cue for rooms does: it deals, and the next time opens what was dealt; while they are open, nothing.
-      # @param cued [Integer] which firing of the cue it is
-      def rooms_cue(sitting:, cue:, cued:, **wishes)
-        Preparing::Grouping.new(@archive, sitting).cue(cue, cued, **wishes) && nil
-      end
+      def give_boards(**wish) = act(:give_boards, **wish)
 
       # @param person [Hash, nil] who asks, unless they teach
       # @return [Array<Hash>] activities of a lesson's classes that are over, see {Preparing::PastActivities}
@@ -154,15 +142,10 @@ module Veranda
       def poll_table(sitting:, poll:) = file('csv', Preparing::PollResults.new(@archive, sitting).table(poll))
       def my_answers(sitting:, person:) = Preparing::PollResults.new(@archive, sitting).mine(person)
 
-      # Answers without names come to what is kept of them.
-      def count_ballots(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).count(poll) && nil
-      def count_marks(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).count_marks(poll) && nil
       def count_votes(sitting:) = Preparing::CountingBallots.new(@archive, sitting).votes && nil
       def my_questions(sitting:, person:) = Preparing::ClassQuestions.new(@archive, sitting).mine(person)
       def lesson_questions(lesson:, person:, teaches:) = Preparing::LessonQuestions.new(@archive, lesson).call(person, teaches: teaches)
       def questions_table(sitting:) = file('csv', Preparing::ClassQuestions.new(@archive, sitting).table)
-      def put_away_poll(sitting:, poll:) = Preparing::CountingBallots.new(@archive, sitting).put_away(poll) && nil
-      def finish_polls(sitting:) = Preparing::CountingBallots.new(@archive, sitting).finish && nil
 
       # @return [String] id of the new board
       def put_forward(sitting:, copy:, named:) = Preparing::HandingOut.new(@archive, sitting).put_forward(copy, named: named)[:id]
@@ -194,6 +177,9 @@ module Veranda
       end
 
       private
+
+      # What takes several commits: should this process die over it, it is done by another.
+      def act(task, **wish) = Preparing::Errands.new(@archive).now(task, act: Store::Ids.call, **wish)
 
       def files = Workshop::BoardFiles.new(@archive)
       def stream(board) = Core::Streams::StreamName.board(board)

@@ -63,10 +63,11 @@ module Veranda
       end
     end
 
-    # What became of an order: the `entries` it caused (none when nothing had to change), the `ballots` of which none was made, or
-    # `refusal`. `seq` is the last one's on its home stream, or that of the earlier one for an order that came again.
-    Outcome = Struct.new(:order, :entries, :ballots, :seq, :refusal, keyword_init: true) do
-      def initialize(entries: [], ballots: [], **facts) = super
+    # What became of an order: the `entries` it caused (none when nothing had to change), the `ballots` of which none was made and the
+    # `errands` that follow, or `refusal`. `seq` is the last one's on its home stream, or that of the earlier one for an order that came
+    # again.
+    Outcome = Struct.new(:order, :entries, :ballots, :errands, :seq, :refusal, keyword_init: true) do
+      def initialize(entries: [], ballots: [], errands: [], **facts) = super
     end
   end
 end

@@ -8,9 +8,9 @@ module Veranda
     #   performer = Performer.new(log) { |entry| publish(entry) }
     #   performer.perform([order, order], at: now) #=> [Outcome, Outcome]
     #
-    # Streams that are only looked at are not locked. They are taken as they were last heard of, and when one of them turns out to
-    # have moved at the moment of writing, nothing is stored and all is decided again. The same goes for streams that nobody
-    # else has written to of late; others are locked before anything is decided.
+    # Streams that are only looked at are taken as they were last heard of, and when one of them turns out to have moved at the moment of
+    # writing, nothing is stored and all is decided again. The same goes for streams that nobody else has written to of late; where others
+    # do, all are held before anything is decided. What must follow the entries is stored with them.
     #
     # Entries reach the block in the order of their stream, each once, and only after they
     # are committed, whichever process added them. One performer serves one caller at a time.
@@ -127,11 +127,10 @@ module Veranda
 
       def append_locked(orders, at, writes, looked)
         outcomes = nil
-        @log.append(writes, looked: looked, ballots: -> { outcomes.flat_map(&:ballots) }) do |heads|
+        @log.append(writes, looked: looked) do |heads|
           heads.each { |name, head| catch_up(name) if copy(name).seq < head }
           outcomes = decide_all(orders, at)
-          unmoved!(outcomes, looked: looked)
-          outcomes.flat_map(&:entries)
+          commit_of(outcomes)
         end
         outcomes
       end
@@ -139,20 +138,21 @@ module Veranda
       def append_at_once(orders, at, writes, looked)
         expected = writes.to_h { |name| [name, copy(name).seq] }
         outcomes = decide_all(orders, at)
-        entries, ballots = outcomes.flat_map(&:entries), outcomes.flat_map(&:ballots)
-        unmoved!(outcomes, looked: looked, expected: expected)
-        @log.append_at(entries, expected: expected, looked: looked, ballots: ballots) if entries.any? || ballots.any?
+        unmoved!(outcomes, looked.merge(expected), expected.keys)
+        commit = commit_of(outcomes)
+        @log.append_at(commit, expected: expected, looked: looked) unless commit.empty?
         outcomes
       end
 
+      def commit_of(outcomes) = Store::Log::Commit.new(*%i[entries ballots errands].map { |what| outcomes.flat_map(&what) })
+
       # What is written shows at the moment of writing whether all of it still is as it was. A refusal, and that there is nothing to do,
       # may be due to something that this process has not heard of yet.
-      def unmoved!(outcomes, looked:, expected: {})
+      def unmoved!(outcomes, known, written)
         return unless outcomes.any?(&:refusal) || outcomes.all? { |outcome| outcome.entries.empty? }
 
-        known = looked.merge(expected)
         heads = @log.heads(known.keys)
-        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') unless expected.keys.all? { |name| heads.key?(name) }
+        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') unless written.all? { |name| heads.key?(name) }
 
         moved = known.reject { |name, seq| heads.fetch(name, seq) == seq }.keys
         raise Store::Log::Moved, moved if moved.any?
@@ -186,22 +186,26 @@ module Veranda
         decided = Core::Commands.drafts(order.command, order.input, scene(order, at))
         ballots, drafts = decided.partition { |one| one.is_a?(Core::Polls::Ballot) }
         ballots.each { |ballot| @casting[ballot] = order }
-        entries = store(order, drafts, at)
+        entries, errands = store(order, drafts, at)
         seq = entries.reverse.find { |entry| entry.stream == order.stream }&.seq || entries.first&.seq
-        Outcome.new(order: order, entries: entries, ballots: ballots, seq: seq || copy(order.stream).seq)
+        Outcome.new(order: order, entries: entries, ballots: ballots, errands: errands, seq: seq || copy(order.stream).seq)
       rescue Core::Refusal => e
         Outcome.new(order: order, refusal: e)
       end
 
       # The first entry on each stream carries the id of the command, by which it is known again.
+      # @return [Array(Array<Core::Streams::Entry>, Array<Core::Errands::Errand>)]
       # @raise [ArgumentError] when the command writes where it did not say it would
       def store(order, drafts, at)
         strangers = drafts.map(&:stream) - order.writes
         raise ArgumentError, "#{order.command.wire_name} did not declare #{strangers.first}" if strangers.any?
 
         first = Hash.new(order.id)
-        drafts.map do |draft|
-          copy(draft.stream).add(draft, at: at, by: order.by, command_id: first[draft.stream]).tap { first[draft.stream] = nil }
+        drafts.each_with_object([[], []]) do |draft, (entries, errands)|
+          copy = copy(draft.stream)
+          entries << copy.add(draft, at: at, by: order.by, command_id: first[draft.stream])
+          errands.concat(Core::Errands.of(entries.last, copy.state))
+          first[draft.stream] = nil
         end
       end
 

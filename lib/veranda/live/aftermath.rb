@@ -12,11 +12,10 @@ module Veranda
         'sitting.planned' => %i[review tell_timing], 'sitting.boards' => %i[review], 'staff.boards' => %i[review],
         'sitting.opened' => %i[let_in review tell_timing], 'staff.waits' => %i[let_in], 'staff.doors_set' => %i[let_in],
         'staff.removed' => %i[turn_out review_doors], 'sitting.out' => %i[review_doors], 'staff.let_back' => %i[review_doors],
-        'sitting.joined' => %i[hand_copies review_doors], 'sitting.handed_out' => %i[hand_copies], 'own.copy_given' => %i[review_person],
-        'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review put_away_poll], 'poll.round_closed' => %i[count_round],
-        'staff.cued' => %i[do_aside],
+        'sitting.joined' => %i[review_doors], 'own.copy_given' => %i[review_person],
+        'staff.poll_opened' => %i[review], 'staff.poll_put_away' => %i[review],
         'own.boards' => %i[review_person],
-        'sitting.ended' => %i[review send_home tell_timing keep_snapshots keep_tracks finish_polls],
+        'sitting.ended' => %i[review send_home tell_timing],
         'sitting.moved' => %i[tell_timing], 'sitting.extended' => %i[tell_timing], 'sitting.recording' => %i[tell_timing review_rights],
         'place.ruled' => %i[review_rights], 'place.rules_set' => %i[review_rights],
         'place.floor_lent' => %i[review_rights], 'place.floor_back' => %i[review_rights],
@@ -43,7 +42,6 @@ module Veranda
         @door = door
         @followers = Deciding::Followers.new(TABLE, self)
         @waiting = {}
-        @handing = {}
         @reviews = 0
       end
 
@@ -134,67 +132,6 @@ module Veranda
         end
       end
 
-      # Everybody who is here gets a copy of what is handed out, late arrivals too.
-      def hand_copies(entry)
-        sitting, staff = facts(entry)
-        return unless sitting.open?
-
-        Core::Sittings::HandOut.missing(sitting, staff).each { |board, people| hand_out(entry, board, people) }
-      end
-
-      # The copies of one board are made by one task at a time; those of who came meanwhile, by the next.
-      def hand_out(entry, board, people)
-        sitting_id = Core::Streams::StreamName.sitting_id(entry.stream)
-        return if @handing[[sitting_id, board]]
-
-        @handing[[sitting_id, board]] = true
-        @hub.aside(:hand_out, sitting: sitting_id, board: board, people: people) do |done|
-          @handing.delete([sitting_id, board])
-          @lane.visit { |performer| hand_more(entry, board, people, performer) } if done
-        end
-      end
-
-      def hand_more(entry, board, handed, performer)
-        @performer = performer
-        sitting, staff = facts(entry)
-        more = Core::Sittings::HandOut.missing(sitting, staff).to_h[board].to_a - handed
-        hand_out(entry, board, more) if sitting.open? && more.any?
-      end
-
-      # What a cue asks for that takes a while. Each time that a cue is fired is a round of its own.
-      def do_aside(entry)
-        sitting, staff = facts(entry)
-        cue = staff.cue(entry.body[:cue])
-        return unless cue && sitting.open?
-        return rooms_cue(sitting, cue, entry.seq) if cue[:kind] == 'rooms'
-        return @hub.aside(:play_clip, sitting: sitting.id, **cue.slice(:material)) if cue[:kind] == 'clip'
-        return unless cue[:kind] == 'pairs'
-
-        @hub.aside(:pair_up, sitting: sitting.id, round: "#{sitting.id}-#{entry.seq}"[-40..] || "#{sitting.id}-#{entry.seq}",
-                             size: cue[:size], **cue.slice(:board))
-      end
-
-      # Firing it again opens what it dealt.
-      def rooms_cue(sitting, cue, firing)
-        step = sitting.step || {}
-        @hub.aside(:rooms_cue, sitting: sitting.id, cue: cue[:id], cued: firing, step: step[:id],
-                               name: cue[:label] || step[:title] || 'Rooms', plan: { **cue[:plan], board: cue[:board] }.compact)
-      end
-
-      # What is not counted as it comes is counted now.
-      def count_round(entry)
-        names = Core::Streams::StreamName
-        poll = @performer.copy(entry.stream).state
-        task = poll.nameless? ? :count_ballots : (:count_marks if poll.counts_marks?)
-        @hub.aside(task, sitting: names.sitting_id(entry.stream), poll: names.part(entry.stream)) if task
-      end
-
-      def put_away_poll(entry)
-        @hub.aside(:put_away_poll, sitting: Core::Streams::StreamName.sitting_id(entry.stream), poll: entry.body[:poll])
-      end
-
-      def finish_polls(entry) = @hub.aside(:finish_polls, sitting: Core::Streams::StreamName.sitting_id(entry.stream))
-
       # Whoever was removed is told so, on every page they have open, and cut off.
       def turn_out(entry)
         sitting, staff = facts(entry)
@@ -213,17 +150,6 @@ module Veranda
 
       # Who was turned out is so by the lesson's door too, until they are let in again.
       def review_doors(_entry) = @door.review(@performer, staff: false)
-
-      def keep_tracks(entry)
-        sitting, = facts(entry)
-        @hub.stage.keep(sitting.id) if sitting.stretches.any?
-      end
-
-      # So that the recording of a class that is over opens at once.
-      def keep_snapshots(entry)
-        sitting, = facts(entry)
-        Core::Access.recorded(sitting).each { |name| @hub.archive.log.snapshots.want(name, @performer.copy(name).seq) }
-      end
     end
   end
 end

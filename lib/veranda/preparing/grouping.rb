@@ -34,18 +34,14 @@ module Veranda
         dealt
       end
 
+      # Safe to do twice under the same `act`.
       # @param activity [String]
-      def open_rooms(activity)
-        found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more. Deal again.')
-        return if found[:state] == 'open'
-
-        boards = boards_for(found, found[:rooms])
-        rooms = found[:rooms].map { |room| { id: room[:id], boards: boards[room[:id]] } }
-        people = found[:rooms].flat_map { |room| room[:people] } | here.map { |row| row[:id] }
-        with_boards(rooms, found) do
-          opened = perform('rooms.open', activity: activity, rooms: rooms, people: people)
-          # Somebody else has opened them at this very moment, with boards of their own.
-          discard(rooms, found) if opened.entries.empty?
+      # @param act [String] id under which that is done once
+      def open_rooms(activity, act: Store::Ids.call)
+        tidily(act) do
+          found = known_activity(activity)
+          # Somebody else may have opened them at this very moment, with boards of their own.
+          furnish(found, act) unless found[:state] == 'open'
         end
       end
 
@@ -62,36 +58,42 @@ module Veranda
       # @param wishes [Hash] as for {#deal}
       def cue(cue, cued, **wishes)
         found = staff.activities.of_cue(cue)
-        return if found && (found[:state] == 'open' || found[:cued] == cued)
-        return open_rooms(found[:id]) if found && found[:state] == 'dealt'
-
         id = "#{cue}-#{cued}"
-        deal(activity: found ? id[-LONGEST_ID..] || id : cue, cue: cue, cued: cued, **wishes)
+        tidily(id) do
+          next if found && (found[:state] == 'open' || found[:cued] == cued)
+          next furnish(found, id) if found && found[:state] == 'dealt'
+
+          deal(activity: found ? id[-LONGEST_ID..] || id : cue, cue: cue, cued: cued, **wishes)
+        end
       end
 
       LONGEST_ID = 40
       private_constant :LONGEST_ID
 
+      # Safe to do twice under the same `act`.
       # @param activity [String]
       # @param name [String]
+      # @param act [String] id under which that is done once
       # @return [String] id of the new room
-      def add(activity, name)
-        found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more. Deal again.')
-        room = { id: Store::Ids.call, name: Core::Name.clean(name)[0, Core::Rooms::GroupPlan::LONGEST_NAME] }
-        open = found[:state] == 'open'
-        boards = open ? boards_for(found, [{ **room, boards: [] }])[room[:id]] : []
-        with_boards([{ boards: boards }], found) do
-          perform('rooms.add', activity: activity, room: room[:id], name: room[:name], boards: boards, ends_at: (ends_at(found) if open))
+      def add(activity, name, act:)
+        room = { id: Store::Ids.of(act), name: Core::Name.clean(name)[0, Core::Rooms::GroupPlan::LONGEST_NAME] }
+        tidily(act) do
+          found = known_activity(activity)
+          open = found[:state] == 'open'
+          boards = open ? boards_for(found, [{ **room, boards: [] }], act)[room[:id]] : []
+          ends_at = ends_at(found) if open
+          perform('rooms.add', id: act, activity: activity, room: room[:id], name: room[:name], boards: boards, ends_at: ends_at)
         end
         room[:id]
       end
 
-      # Gives every open room, or some, a copy of one of the class's boards to work on.
+      # Gives every open room, or some, a copy of one of the class's boards to work on. Safe to do twice under the same `act`.
       # @param activity [String]
       # @param board [String] id
       # @param rooms [Array<String>, nil] ids; all that are open, without it
+      # @param act [String] id under which that is done once
       # @raise [Core::Refusal] `rooms_closed`, `board_for_staff`, `no_such_board`
-      def give(activity, board, rooms = nil)
+      def give(activity, board, rooms = nil, act:)
         open = (staff.activities[activity] || {}).fetch(:rooms, []).select { |room| room[:open] }
         open = open.select { |room| rooms.include?(room[:id]) } if rooms
         raise Core::Refusal.new(:rooms_closed, 'These rooms are closed.') if open.empty?
@@ -101,20 +103,31 @@ module Veranda
           raise Core::Refusal.new(:board_for_staff, 'Students cannot see that board. Change its audience first.')
         end
 
-        made = @archive.room_work.make_boards(@row, open.map { |room| { **room.slice(:id, :name), from: [row] } })
-        with_boards(made.map { |_, boards| { boards: boards } }) do
-          perform('rooms.give', activity: activity, rooms: made.map { |room, boards| { id: room, board: boards.first } })
+        tidily(act) do
+          made = @archive.room_work.make_boards(@row, open.map { |room| { **room.slice(:id, :name), from: [row] } }, act)
+          perform('rooms.give', id: act, activity: activity, rooms: made.map { |room, boards| { id: room, board: boards.first } })
         end
       end
 
       private
 
-      # Boards that were made for rooms and come to none, because what they were made for cannot be done, are let go of.
-      # @param activity [Hash] whose rooms have boards already
-      def with_boards(rooms, activity = { rooms: [] })
-        yield
+      def known_activity(id)
+        staff.activities[id] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more. Deal again.')
+      end
+
+      def furnish(activity, act)
+        boards = boards_for(activity, activity[:rooms], act)
+        rooms = activity[:rooms].map { |room| { id: room[:id], boards: boards[room[:id]] } }
+        people = activity[:rooms].flat_map { |room| room[:people] } | here.map { |row| row[:id] }
+        perform('rooms.open', id: act, activity: activity[:id], rooms: rooms, people: people)
+      end
+
+      # Boards that were made for rooms and come to none, because what they were made for cannot be done or was done by somebody else, are
+      # let go of. After a fault they are not: it is tried again.
+      def tidily(act)
+        yield.tap { @archive.room_work.tidy(@row[:id], act) }
       rescue Core::Refusal
-        discard(rooms, activity)
+        @archive.room_work.tidy(@row[:id], act)
         raise
       end
 
@@ -124,11 +137,13 @@ module Veranda
       def staff = @staff ||= state(names_of.staff(@row[:id]))
       def course = @course ||= @archive.lessons.fetch(@row[:lesson_id])[:course_id]
 
-      def perform(wire_name, **input)
-        Deciding::Perform.call(@archive.log, wire_name, input, stream: names_of.staff(@row[:id]))
+      def perform(wire_name, id: Store::Ids.call, **input)
+        Deciding::Perform.call(@archive.log, wire_name, input, stream: names_of.staff(@row[:id]), id: id)
       end
 
-      def told(id:, **facts) = perform('rooms.deal', id: id, **facts)
+      def told(id:, **facts)
+        Deciding::Perform.call(@archive.log, 'rooms.deal', { id: id, **facts }, stream: names_of.staff(@row[:id]))
+      end
 
       def to_deal(plan)
         rows = sitting.open? ? here : @archive.people.roster(course)
@@ -173,14 +188,9 @@ module Veranda
         groups.each_with_index.map { |some, i| { id: Store::Ids.call, name: Core::Rooms::GroupPlan.room_name(plan, i), people: some } }
       end
 
-      def discard(rooms, activity)
-        ids = ->(some) { some.flat_map { |room| room[:boards].map { |board| board[:id] } } }
-        @archive.room_work.discard(ids.call(rooms) - ids.call(activity[:rooms]))
-      end
-
-      def boards_for(activity, rooms)
+      def boards_for(activity, rooms, act)
         lacking = rooms.select { |room| room[:boards].empty? }
-        made = @archive.room_work.make_boards(@row, lacking.map { |room| { **room.slice(:id, :name), from: sources(activity, room) } })
+        made = @archive.room_work.make_boards(@row, lacking.map { |room| { **room.slice(:id, :name), from: sources(activity, room) } }, act)
         rooms.to_h { |room| [room[:id], room[:boards].empty? ? made[room[:id]] : room[:boards]] }
       end
 

@@ -2,7 +2,7 @@
 
 module Veranda
   module Preparing
-    # Pairs those who are in a place of a class, fairly over the course, and gives each pair a copy of a board if that is wished.
+    # Pairs those who are in a place of a class, fairly over the course, if wished each with a copy of a board.
     class PairingUp
       # @param archive [Store::Archive]
       # @param sitting_id [String]
@@ -19,12 +19,22 @@ module Veranda
       # @return [Array<Array<String>>] the pairs
       # @raise [Core::Refusal] `too_few`, `class_ended`, `doors_closed`
       def call(size:, place: Core::Sittings::Places::MAIN, board: nil, seed: Random.new_seed % (1 << 32), round: Store::Ids.call)
-        copied = open_board(board) if board
+        open_board!(board) if board
         pairs = Core::Sittings::Pairing.draw(here(place), size: size, met: met, seed: seed)
-        drawn = perform('class.pair', Core::Streams::StreamName.place(@sitting[:id], place),
-                        round: round, size: size, seed: seed, pairs: pairs.map { |people| { people: people } })
-        copy(copied, pairs) if copied && drawn.entries.any?
+        drawn = { round: round, size: size, seed: seed, board: board, pairs: pairs.map { |people| { people: people } } }.compact
+        perform('class.pair', Core::Streams::StreamName.place(@sitting[:id], place), id: round, **drawn)
         pairs
+      end
+
+      # From then on each pair sees its copy where the board is on show. Safe to do twice.
+      # @param round [String]
+      # @param board [String] id
+      # @param pairs [Array<Hash>] `{ people: }`
+      def give_copies(round:, board:, pairs:)
+        row = open_board!(board)
+        copies = @archive.own_copies.make_for_groups(@sitting, row, pairs.map { |pair| pair[:people] }, round)
+        copies.each_slice(Core::Sittings::GiveCopies::MOST) { |some| perform('class.give_copies', stream, board: board, copies: some) }
+        perform('class.hand_out', stream, board: board, on: true)
       end
 
       private
@@ -38,22 +48,16 @@ module Veranda
         Core::Sittings::Pairing.met(@archive.pairings.of_course(course))
       end
 
-      def open_board(id)
+      def open_board!(id)
         row = @archive.lessons.board(id)
         return row if row[:lesson_id] == @sitting[:lesson_id] && Core::Lessons::Audience.everyone?(row)
 
         raise Core::Refusal.new(:board_for_staff, 'Not everyone can see that board. Change its audience first.')
       end
 
-      # From then on each pair sees its copy where the board is on show.
-      def copy(board, pairs)
-        @archive.own_copies.make_for_groups(@sitting, board, pairs).each_slice(Core::Sittings::GiveCopies::MOST) do |copies|
-          perform('class.give_copies', stream, board: board[:id], copies: copies)
-        end
-        perform('class.hand_out', stream, board: board[:id], on: true)
+      def perform(wire_name, on, id: Store::Ids.call, **input)
+        Deciding::Perform.call(@archive.log, wire_name, input, stream: on, id: id)
       end
-
-      def perform(wire_name, on, **input) = Deciding::Perform.call(@archive.log, wire_name, input, stream: on)
     end
   end
 end

@@ -19,8 +19,9 @@ module Veranda
       # @param sitting [String] id
       # @param place [String] id
       # @param rooms [Boolean] whether it plays in every open room too
+      # @param act [String] id under which that is done once
       # @raise [Core::Refusal] `no_such_material`, `material_not_ready`, `no_clip`
-      def call(material, sitting:, place:, rooms: false)
+      def call(material, sitting:, place:, rooms: false, act: Store::Ids.call)
         if material[:course_id] != @lesson[:course_id] || material[:sitting_id]
           raise Core::Refusal.new(:no_such_material, 'There is no such material on this shelf.')
         end
@@ -28,7 +29,7 @@ module Veranda
         facts = material[:kind] == 'link' ? linked(material) : facts(material)
         facts = { **facts, rooms: rooms ? @archive.sittings.state(sitting).rooms : [] }
         Deciding::Perform.call(@archive.log, 'class.put_on_clip', facts, stream: Core::Streams::StreamName.place(sitting, place),
-                                                                         by: @by, sitting: sitting)
+                                                                         by: @by, sitting: sitting, id: act)
       end
 
       private

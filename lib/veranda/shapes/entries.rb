@@ -54,6 +54,7 @@ module Veranda
         doors_set: object({ each: BOOLEAN }),
         waits_no_more: PEOPLE,
         cued: object({ cue: STRING }),
+        cue_refused: shape(:CueRefusal),
         thread_begun: shape(:ThreadRow),
         copies_given: object({ copies: list(shape(:CopyRow)) }),
         paired: shape(:Paired),

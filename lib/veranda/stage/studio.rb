@@ -58,10 +58,6 @@ module Veranda
         agree(participant, message) || wish(participant, message) { |link| tell_link(peer, gathering, link) }
       end
 
-      # A recorded class has ended: what was written of it is made playable.
-      # @param sitting_id [String]
-      def keep(sitting_id) = @reach && @hub.archive.tracks.want(sitting_id, @reach[:tracks])
-
       # Somebody's microphone is switched off by another.
       # @param by [String] name of who has done it
       def mute(peer, by) = @participants[peer]&.mute(by)
@@ -116,6 +112,8 @@ module Veranda
         # A page that asks again on the same connection was told all afresh and has dropped what it had.
         return known.back if known
 
+        # Before anything of it can be recorded.
+        @hub.archive.tracks.written_to(peer.sitting_id, @reach[:tracks])
         @participants[peer] = begin_with(peer, gathering, port)
         stand(peer)
       end

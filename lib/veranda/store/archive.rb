@@ -8,14 +8,14 @@ module Veranda
 
       attr_reader :db, :log, :files, :people, :lessons, :boards, :sittings, :recordings, :links, :materials, :uploads, :small_pictures,
                   :own_copies, :pairings, :room_work, :polls, :questions, :tracks, :track_parts, :recorded_words, :watching,
-                  :exports, :notes
+                  :exports, :notes, :errands
 
       # @param db [Sequel::Database]
       # @param files [String] folder for materials
       def initialize(db, files:)
         @db = db
         @log = Log.new(db)
-        @files = Files.new(files)
+        @files, @errands = Files.new(files), Errands.new(db)
         @materials = Materials.new(db, @files)
         @uploads = Uploads.new(db, @files)
         @people = People.new(db)

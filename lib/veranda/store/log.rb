@@ -9,9 +9,8 @@ module Veranda
     #     [entry, entry]
     #   end
     #
-    # Heads of streams that are written to are locked in name order, so two processes that append to the same streams wait
-    # for each other and never deadlock. Streams that were looked at are not locked; when one of them is no longer where it was, nothing
-    # is written. Listeners hear `stream:seq` on {CHANNEL} once it is committed.
+    # All streams of a commit are held, those that are written to and those that were looked at ({Writing}); when one of these is no longer
+    # where it was, nothing is written. Listeners hear `stream:seq` on {CHANNEL} once it is committed.
     class Log
       # Something that the new entries were decided on has moved since.
       class Moved < StandardError
@@ -24,19 +23,18 @@ module Veranda
         end
       end
 
-      include Counting
-
       CHANNEL = 'veranda_entries'
       # What is noted in tables beside it, in the same commit.
       BESIDE = [MaterialUses, SittingStatus, TurnedOut].freeze
       ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
 
+      include Counting
+      include Writing
+
       # @param db [Sequel::Database]
       def initialize(db)
         @db = db
-        @heads = db[HEADS, names: :$names].prepare(:select, :lock_heads)
-        @write = db[WRITE, rows: :$rows, heads: :$heads, looked: :$looked].prepare(:select, :write_entries)
-        @write_at = db[WRITE_AT, rows: :$rows, heads: :$heads, looked: :$looked, expected: :$expected].prepare(:select, :write_entries_at)
+        prepare
         @snapshots = Snapshots.new(db)
         @ballots = Ballots.new(db)
       end
@@ -73,38 +71,35 @@ module Veranda
         end
       end
 
-      # Appends what the block returns, in one transaction.
+      # Stores what the block returns, in one transaction in which all streams stay as they are.
       # @param names [Array<String>] every stream that the block writes to
-      # @param looked [Hash{String => Integer}] seq of streams that it reads
+      # @param looked [Hash{String => Integer}] seq of streams that were looked at
       # @yieldparam heads [Hash{String => Integer}] present head of each stream that is written to
-      # @param ballots [#call] those that belong to the entries, once the block has answered
-      # @yieldreturn [Array<Core::Streams::Entry>]
-      # @return [Array<Core::Streams::Entry>]
+      # @yieldreturn [Commit, Array<Core::Streams::Entry>]
       # @raise [Sequel::UniqueConstraintViolation] when a command id is already in its stream
       # @raise [Moved, Ballots::Unchanging]
-      def append(names, looked: {}, ballots: -> { [] })
+      def append(names, looked: {})
         @db.transaction do
-          entries = yield lock(names)
-          write(@write, entries, looked) unless entries.empty?
-          note(entries)
-          cast(ballots.call, looked)
-          entries
+          commit = Commit.of(yield(hold(names, looked)))
+          write(commit) if commit.entries.any?
+          note(commit.entries)
+          cast(commit.ballots)
         end
       end
 
-      # Appends entries that were decided on before anything was locked, if all streams still are where they were then. That is one
+      # Stores what was decided on before anything was held, if all streams still are where they were then. That is one
       # statement instead of four, and right as long as nobody else writes to the same streams all the time.
+      # @param commit [Commit]
       # @param expected [Hash{String => Integer}] seq that each stream that is written to has
       # @param looked [Hash{String => Integer}] as {append}
-      # @param ballots [Array<Core::Polls::Ballot>]
       # @raise [Sequel::UniqueConstraintViolation, Moved, Ballots::Unchanging] as {append}
-      def append_at(entries, expected:, looked: {}, ballots: [])
-        return write(@write_at, entries, looked, expected: expected) unless beside?(entries) || ballots.any?
+      def append_at(commit, expected:, looked: {})
+        return write_at(commit, expected, looked) unless beside?(commit.entries) || commit.ballots.any?
 
         @db.transaction do
-          entries.empty? ? hold(expected) : write(@write_at, entries, looked, expected: expected)
-          note(entries)
-          cast(ballots, looked)
+          commit.entries.empty? ? hold_at(expected, looked) : write_at(commit, expected, looked)
+          note(commit.entries)
+          cast(commit.ballots)
         end
       end
 
@@ -193,76 +188,13 @@ module Veranda
 
       private
 
-      # Named parameters of prepared statements; see https://www.postgresql.org/docs/15/sql-select.html on FOR UPDATE and ORDER BY.
-      HEADS = <<~SQL
-        SELECT name, head FROM streams WHERE name = ANY (string_to_array(CAST(:names AS text), ' ')) ORDER BY name FOR UPDATE
-      SQL
-
-      UNMOVED = <<~SQL
-        NOT EXISTS (
-          SELECT FROM json_each_text(CAST(:looked AS json)) AS looked JOIN streams ON streams.name = looked.key
-          WHERE streams.head <> looked.value::bigint
-        )
-      SQL
-      # What follows when it is `still` so: entries, heads, and the word to other processes.
-      STORE = <<~SQL.freeze
-        fresh AS (
-          INSERT INTO entries (stream, seq, at, actor, kind, body, command_id)
-          SELECT new.* FROM still, json_to_recordset(CAST(:rows AS json))
-            AS new (stream text, seq bigint, at bigint, actor text, kind text, body jsonb, command_id text)
-          WHERE still.so
-        ), heads AS (
-          SELECT key AS name, value::bigint AS head FROM still, json_each_text(CAST(:heads AS json)) WHERE still.so
-        ), moved AS (
-          UPDATE streams SET head = heads.head FROM heads WHERE streams.name = heads.name
-        )
-        SELECT pg_notify('#{CHANNEL}', name || ':' || head) FROM heads
-      SQL
-      # One statement, since every round trip is time that someone's stroke waits. Writes nothing and answers with nothing when a
-      # stream that was looked at has moved.
-      WRITE = "WITH still AS (SELECT #{UNMOVED} AS so), #{STORE}".freeze
-      # The same, locking the heads and comparing them with what they are expected to be. A row that another transaction has changed
-      # is read anew once it can be locked (PostgreSQL 15, 13.2.1), so what is compared is what is true then.
-      WRITE_AT = <<~SQL.freeze
-        WITH expected AS (
-          SELECT key AS name, value::bigint AS head FROM json_each_text(CAST(:expected AS json))
-        ), locked AS (
-          SELECT streams.name, streams.head FROM streams JOIN expected ON expected.name = streams.name ORDER BY streams.name FOR UPDATE OF streams
-        ), still AS (
-          SELECT (SELECT count(*) FROM locked JOIN expected USING (name, head)) = (SELECT count(*) FROM expected) AND #{UNMOVED} AS so
-        ), #{STORE}
-      SQL
-      private_constant :HEADS, :UNMOVED, :STORE, :WRITE, :WRITE_AT
-
-      def lock(names)
-        rows = @heads.call(names: names.join(' ')).to_h { |row| row.values_at(:name, :head) }
-        missing = names - rows.keys
-        raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if missing.any?
-
-        rows
+      # Nothing is added to any of them meanwhile.
+      def hold_at(expected, looked)
+        raise Moved, expected.keys unless hold(expected.keys, looked) == expected
       end
 
-      # Locks streams to which nothing is to be added, so that nobody else adds to them meanwhile.
-      def hold(expected)
-        raise Moved, expected.keys unless lock(expected.keys) == expected
-      end
-
-      # A poll that is closed takes no answer: its stream is locked, and where it stands is known.
-      def cast(ballots, looked)
-        return if ballots.empty?
-
-        now = heads(looked.keys)
-        raise Moved, looked.keys unless looked.all? { |name, seq| now.fetch(name, 0) == seq }
-
-        @ballots.cast(ballots)
-      end
-
-      def write(statement, entries, looked, **expected)
-        heads = entries.group_by(&:stream).transform_values { |own| own.last.seq }
-        told = statement.call(rows: JSON.generate(entries.map(&:to_h)), heads: JSON.generate(heads), looked: JSON.generate(looked),
-                              **expected.transform_values { |facts| JSON.generate(facts) })
-        raise Moved, looked.keys + expected.fetch(:expected, {}).keys if told.empty?
-      end
+      # A poll that is closed takes no answer: its stream is held, and where it stands is known.
+      def cast(ballots) = ballots.any? && @ballots.cast(ballots)
 
       # @return [Boolean] whether more than entries has to be written
       def beside?(entries) = BESIDE.any? { |notes| notes.any?(entries) }

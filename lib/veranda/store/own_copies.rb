@@ -31,15 +31,20 @@ module Veranda
         people.map { |person| { board: of(sitting, board, person) || one(sitting, board, person, taken_in, at), person: person } }
       end
 
-      # Makes a copy for some to work on together.
+      # Makes a copy for some to work on together; those that are missing, when it is done again.
       # @param groups [Array<Array<String>>] people
+      # @param round [String] id of what they work on together
       # @return [Array<Hash>] `{ board:, person:, with: }`
-      def make_for_groups(sitting, board, groups)
+      def make_for_groups(sitting, board, groups, round)
         state, _, at = @log.state(Core::Streams::StreamName.board(board[:id]))
         return [] unless Core::Lessons::Audience.everyone?(@lessons.board(board[:id]))
 
         taken_in = state.as_taken_in unless at.zero?
-        groups.map { |people| { board: filled(sitting, board, people, taken_in, at), person: people.first, with: people.drop(1) } }
+        groups.each_with_index.map do |people, i|
+          id = Ids.of("#{round} #{board[:id]} #{i}")
+          filled(sitting, board, people, taken_in, at, id: id) if @db[:boards].where(id: id).empty?
+          { board: id, person: people.first, with: people.drop(1) }
+        end
       end
 
       # @param lesson_id [String]
@@ -77,11 +82,11 @@ module Veranda
         of(sitting, board, person)
       end
 
-      def filled(sitting, board, people, taken_in, at, owner_id: nil)
+      def filled(sitting, board, people, taken_in, at, owner_id: nil, id: Ids.call)
         @db.transaction(savepoint: true) do
           facts = { audience: 'people', people: Sequel.pg_array(people, :text), outside: 'work', first_page: board[:first_page],
                     rehearsal_id: (sitting[:id] if sitting[:rehearsal]), sitting_id: sitting[:id], copy_of: board[:id], owner_id: owner_id }
-          id = @lessons.add_board(board[:lesson_id], name: board[:name], **facts)
+          @lessons.add_board(board[:lesson_id], id: id, name: board[:name], **facts)
           @lessons.fill(id, taken_in, at) if taken_in
           id
         end

@@ -55,21 +55,27 @@ module Veranda
         Core::Rooms::Pulse.of(rooms.map { |room| { id: room[:id], opened_at: opened_at, at: at[room[:id]] || [] } }, now)
       end
 
-      # Makes a board for each room, with what is on another one now.
+      # Makes a board for each room, with what is on another one now; those that are missing, when it is done again.
       # @param rooms [Array<Hash>] `{ id:, name:, from: }`, `from` the board that is copied (a row), if any
+      # @param act [String] id of what they are made for
       # @return [Hash{String => Array<Hash>}] `{ id:, name:, first_page: }` by id of the room
-      def make_boards(sitting, rooms)
+      def make_boards(sitting, rooms, act = Ids.call)
         taken = {}
-        rooms.to_h { |room| [room[:id], room[:from].map { |row| make_board(sitting, room, row, taken) }] }
+        rooms.to_h do |room|
+          [room[:id], room[:from].each_with_index.map { |row, i| make_board(sitting, room, row, taken, [act, i]) }]
+        end
       end
 
-      # Lets go of boards that came to no room after all.
-      # @param ids [Array<String>]
-      def discard(ids)
-        streams = ids.map { |id| Core::Streams::StreamName.board(id) }
+      # Lets go of boards that were made in an act and came to no room.
+      # @param sitting_id [String]
+      # @param act [String]
+      def tidy(sitting_id, act)
+        made = @db[:boards].where(sitting_id: sitting_id, made_for: act).select_map(:id)
+        known = staff(sitting_id).activities if made.any?
+        needless = made.reject { |id| known.board(id) }
         @db.transaction do
-          @db[:boards].where(id: ids).delete
-          @log.forget(streams)
+          @db[:boards].where(id: needless).delete
+          @log.forget(needless.map { |id| Core::Streams::StreamName.board(id) })
         end
       end
 
@@ -107,17 +113,28 @@ module Veranda
         rows.reverse(:at).limit(MOST_MOMENTS).select_map(%i[stream at])
       end
 
+      # @return [Array(Object, Integer)] what is on a board, and since when
+      def on_board(id) = id ? @log.state(Core::Streams::StreamName.board(id)).values_at(0, 2) : [nil, 0]
+
+      def board_id(room, made_for)
+        "#{room[:id]}#{Core::Rooms::Activities::BEFORE_BOARD}#{Ids.of([room[:id], *made_for].join(' '))}"
+      end
+
       LONGEST_NAME = 80
       private_constant :LONGEST_NAME
 
-      def make_board(sitting, room, row, taken)
-        state, at = taken[row[:id]] ||= (row[:id] ? @log.state(Core::Streams::StreamName.board(row[:id])).values_at(0, 2) : [nil, 0])
-        id = "#{room[:id]}#{Core::Rooms::Activities::BEFORE_BOARD}#{Ids.call}"
+      # @param made_for [Array(String, Integer)] the act, and which board it is of the room
+      def make_board(sitting, room, row, taken, made_for)
+        state, at = taken[row[:id]] ||= on_board(row[:id])
+        id = board_id(room, made_for)
         name = row[:room_id] ? row[:name] : "#{row[:name][0, LONGEST_NAME - 3 - room[:name].length]} (#{room[:name]})"
         first_page = row[:first_page] || Core::Boards::Board::FIRST_PAGE
         @db.transaction do
-          facts = { audience: 'room', room_id: room[:id], sitting_id: sitting[:id], first_page: first_page, outside: 'read',
+          facts = { made_for: made_for.first, audience: 'room', room_id: room[:id], sitting_id: sitting[:id], outside: 'read',
+                    first_page: first_page,
                     copy_of: (row[:id] unless row[:room_id]), rehearsal_id: (sitting[:id] if sitting[:rehearsal]) }
+          next unless @db[:boards].where(id: id).empty?
+
           @lessons.add_board(sitting[:lesson_id], id: id, name: name, **facts)
           @lessons.fill(id, state.as_taken_in, at) unless at.zero?
         end

@@ -22,12 +22,22 @@ module Veranda
         @files = files
       end
 
-      # Has what the media server wrote of a class made playable. Asked for twice it is done once.
-      # @param folder [String] where the media server writes
-      def want(sitting_id, folder)
-        report(sitting_id, 'waiting')
+      # Notes where sound and picture of a class are written, before any are.
+      # @param folder [String] of the media server
+      def written_to(sitting_id, folder)
+        @db[:stage_folders].insert_conflict.insert(sitting_id: sitting_id, folder: folder)
+      end
+
+      # Has what media servers wrote of a class made playable. Asked for twice it is done once.
+      def want(sitting_id)
+        folders = @db[:stage_folders].where(sitting_id: sitting_id).select_order_map(:folder)
+        return if folders.empty?
+
         Que.connection = @db
-        Que.enqueue(sitting_id, folder, job_options: { job_class: JOB, run_at: Time.now + PAUSE, queue: QUEUE })
+        @db.transaction do
+          report(sitting_id, 'waiting')
+          Que.enqueue(sitting_id, folders, job_options: { job_class: JOB, run_at: Time.now + PAUSE, queue: QUEUE })
+        end
       end
 
       # @param state [String] `waiting`, `ready`, or `partly` when some of it could not be made playable

@@ -13,15 +13,16 @@ module Veranda
       STILL = 5
 
       # @param sitting [String] id
-      # @param folder [String] where the media server writes
-      def run(sitting, folder)
+      # @param folders [Array<String>, String] where media servers write
+      def run(sitting, folders)
         @sitting = sitting
-        return forget(folder) if Work.archive.recordings.deleted?(sitting)
+        @folders = Array(folders)
+        return forget if Work.archive.recordings.deleted?(sitting)
 
-        open, whole = files(folder).partition { |path| path.end_with?('.tmp') && Time.now - File.mtime(path) < STILL }
+        open, whole = files.partition { |path| path.end_with?('.tmp') && Time.now - File.mtime(path) < STILL }
         failed = whole.reject { |path| keep(path) }
         # One that is left open is taken once nobody writes to it any more.
-        return self.class.enqueue(sitting, folder, job_options: { run_at: Time.now + STILL, queue: Store::Tracks::QUEUE }) if open.any?
+        return self.class.enqueue(sitting, @folders, job_options: { run_at: Time.now + STILL, queue: Store::Tracks::QUEUE }) if open.any?
 
         tracks.report(sitting, failed.empty? ? 'ready' : 'partly')
         # Cut before it was ready.
@@ -34,11 +35,13 @@ module Veranda
       def tracks = Work.archive.tracks
 
       # The recording was let go of before it was ready.
-      def forget(folder) = files(folder).each { |path| FileUtils.rm_f(path) }
+      def forget = files.each { |path| FileUtils.rm_f(path) }
 
-      def files(folder)
-        Dir.glob('*.mjr{,.tmp}', base: folder).sort.select { |file| Core::Recordings::Take.of(file)&.sitting == @sitting }
-           .map { |file| File.join(folder, file) }
+      def files
+        @folders.flat_map do |folder|
+          names = Dir.glob('*.mjr{,.tmp}', base: folder).sort.select { |file| Core::Recordings::Take.of(file)&.sitting == @sitting }
+          names.map { |file| File.join(folder, file) }
+        end
       end
 
       # @return [Boolean] whether it is seen to; one that cannot be read is left where it is

@@ -329,6 +329,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'cue_refused';
+      body: CueRefusedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'thread_begun';
       body: ThreadBegunBody;
       seq: number;
@@ -1166,6 +1174,7 @@ export interface Shapes {
   SittingStep: SittingStep;
   SittingBoard: SittingBoard;
   StaffView: StaffView;
+  CueRefusal: CueRefusal;
   GroupPlan: GroupPlan;
   Activity: Activity;
   Room: Room;
@@ -1232,6 +1241,7 @@ export interface Shapes {
   DoorsSetBody: DoorsSetBody;
   WaitsNoMoreBody: WaitsNoMoreBody;
   CuedBody: CuedBody;
+  CueRefusedBody: CueRefusedBody;
   ThreadBegunBody: ThreadBegunBody;
   CopiesGivenBody: CopiesGivenBody;
   PairedBody: PairedBody;
@@ -1915,6 +1925,7 @@ export interface StaffView {
   boards: StaffBoard[];
   record_from: string | null;
   cued: string[];
+  refused: CueRefusal[];
   waiting: Waiting[];
   removed: {
     id: string;
@@ -2116,6 +2127,13 @@ export interface StaffBoard {
   first_page?: string;
 }
 /**
+ * Why what a cue was to do last could not be done.
+ */
+export interface CueRefusal {
+  cue: string;
+  says: string;
+}
+/**
  * Somebody at the doors; `held` until staff let them in; `link_of` the guest who came by the same link before and was removed.
  */
 export interface Waiting {
@@ -2147,6 +2165,7 @@ export interface Paired {
   round: string;
   seed: number;
   pairs: PairRow[];
+  board?: string;
 }
 /**
  * Whoever goes first comes first.
@@ -2579,6 +2598,13 @@ export interface CuedBody {
   cue: string;
 }
 /**
+ * Why what a cue was to do last could not be done.
+ */
+export interface CueRefusedBody {
+  cue: string;
+  says: string;
+}
+/**
  * A thread, as those who are in it know of it; with `staff` all staff of the class are.
  */
 export interface ThreadBegunBody {
@@ -2593,6 +2619,7 @@ export interface PairedBody {
   round: string;
   seed: number;
   pairs: PairRow[];
+  board?: string;
 }
 export interface RoomsGivenBody {
   activity: string;

@@ -63,9 +63,19 @@ export const staffFold: Fold<StaffState> = {
       case 'poll_put_away':
         return { ...state, polls: stagedPolls(state.polls, kind, body) };
       case 'cued':
-        return { ...state, cued: [...new Set([...state.cued, body.cue])] };
+        return {
+          ...state,
+          cued: [...new Set([...state.cued, body.cue])],
+          // What went wrong the last time is over once it is tried again.
+          refused: without(state.refused, body.cue),
+        };
+      case 'cue_refused':
+        return { ...state, refused: [...without(state.refused, body.cue), body] };
       default:
         return state;
     }
   },
 };
+
+const without = (refused: StaffView['refused'] | undefined, cue: string) =>
+  (refused ?? []).filter((row) => row.cue !== cue);

@@ -101,6 +101,7 @@ export const staff = (more: Partial<StaffView> = {}): StaffView => ({
   record_from: null,
   invited: [],
   cued: [],
+  refused: [],
   waiting: [],
   removed: [],
   each: false,

@@ -13,6 +13,8 @@ module Veranda
           required(:round).value(Types::ID)
           required(:size).value(:integer, included_in?: Pairing::SIZES)
           required(:seed).value(:integer)
+          # Of which each pair gets a copy, see {Core::Errands}.
+          optional(:board).value(Types::ID)
           required(:pairs).value(:array, min_size?: 1, max_size?: 500).each do
             hash { required(:people).value(:array, min_size?: 2, max_size?: 3).each(Types::ID) }
           end
@@ -23,7 +25,7 @@ module Veranda
           return if place.pairs&.fetch(:round) == input[:round]
 
           [entry('pairs_drawn', { round: input[:round], size: input[:size], pairs: input[:pairs].length }),
-           entry('paired', input.slice(:round, :seed, :pairs), on: :staff),
+           entry('paired', input.slice(:round, :seed, :pairs, :board), on: :staff),
            *input[:pairs].flat_map { |pair| told(pair[:people]) }]
         end
 

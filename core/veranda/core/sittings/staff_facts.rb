@@ -14,6 +14,8 @@ module Veranda
         attr_reader :record_from
         # @return [Array<String>] ids of cues that were fired
         attr_reader :cued
+        # @return [Hash{String => String}] by cue, why what it was to do last could not be done
+        attr_reader :refused
         # @return [Hash{String => Hash}] `{ id:, name:, role:, since:, held: }` of those who wait, in the order they came; `held` are
         #   those who were sent back, and come in only when they are let in
         attr_reader :waiting
@@ -37,6 +39,7 @@ module Veranda
           @steps = []
           @boards = []
           @cued = []
+          @refused = {}
           @waiting = {}
           @removed = {}
           @threads = []
@@ -115,7 +118,7 @@ module Veranda
           when 'thread_begun' then @threads << body
           when 'copies_given' then body[:copies].each { |copy| give(copy) }
           when 'paired' then @paired = body
-          when 'cued' then @cued |= [body[:cue]]
+          when 'cued', 'cue_refused' then tried(*body.values_at(:cue, :says))
           else @activities.apply(entry) || @polls.apply(entry) || of_people(entry, body)
           end
           self
@@ -125,8 +128,8 @@ module Veranda
         def size = @waiting.length + @removed.length + @threads.length + @copies.length + @activities.size + @polls.size
 
         def to_h
-          { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, waiting: @waiting.values, removed: @removed.values,
-            each: @each, threads: @threads, copies: @copies.values, paired: @paired,
+          { steps: @steps, boards: @boards, record_from: @record_from, cued: @cued, refused: refusals,
+            waiting: @waiting.values, removed: @removed.values, each: @each, threads: @threads, copies: @copies.values, paired: @paired,
             invited: @invited.values, activities: @activities.to_a, polls: @polls.to_a }
         end
         alias view to_h
@@ -135,11 +138,24 @@ module Veranda
         def self.from(facts)
           new.tap do |staff|
             %i[steps boards record_from cued].each { |field| staff.instance_variable_set(:"@#{field}", facts[field]) }
+            staff.send(:restore_refusals, facts)
             staff.send(:restore_people, facts)
           end
         end
 
         private
+
+        # What went wrong the last time is over once it is tried again.
+        # @param says [String, nil] why it could not be done
+        def tried(cue, says)
+          @cued |= [cue]
+          @refused = says ? { **@refused, cue => says } : @refused.except(cue)
+        end
+
+        def refusals = @refused.map { |cue, says| { cue: cue, says: says } }
+
+        # @param facts [Hash] none of them in states of earlier versions
+        def restore_refusals(facts) = @refused = (facts[:refused] || []).to_h { |row| row.values_at(:cue, :says) }
 
         def of_people(entry, body)
           case entry.kind

@@ -80,14 +80,19 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
                 onLook={onPoll}
               />
             ) : (
-              <Button
-                title={`Alt+${i + 1}`}
-                onClick={() => fire(cue)}
-                sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
-              >
-                {capital(cueName(cue, staff.boards))}
-                {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
-              </Button>
+              <>
+                <Button
+                  title={`Alt+${i + 1}`}
+                  onClick={() => fire(cue)}
+                  sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
+                >
+                  {capital(cueName(cue, staff.boards))}
+                  {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
+                </Button>
+                <Box role="status" sx={{ fontSize: 13, color: 'error.main', px: 1 }}>
+                  {staff.refused?.find((row) => row.cue === cue.id)?.says}
+                </Box>
+              </>
             )}
           </Box>
         ))}

@@ -132,15 +132,21 @@ interface TrackProps {
 function TrackThen({ recorder, recording, track: { id, kind, from }, label }: TrackProps) {
   const ref = useRef<HTMLMediaElement>(null);
   useEffect(() => {
+    const element = ref.current!;
     const step = () =>
-      keepInStep(ref.current!, {
+      keepInStep(element, {
         at: (recorder.wall - from) / 1_000,
         playing: recorder.playing && !recorder.onItsWay,
         speed: recorder.speed,
       });
     step();
-    ref.current!.addEventListener('loadedmetadata', step);
-    return recorder.subscribe(step);
+    // What is loaded may come when it is gone from the page.
+    element.addEventListener('loadedmetadata', step);
+    const leave = recorder.subscribe(step);
+    return () => {
+      element.removeEventListener('loadedmetadata', step);
+      leave();
+    };
   }, [recorder, from]);
   const facts = { src: `/api/recordings/${recording}/tracks/${id}`, preload: 'auto', 'data-testid': `track-${kind}` };
   if (kind === 'sound') return <audio ref={ref as React.RefObject<HTMLAudioElement>} {...facts} />;
