@@ -30,6 +30,9 @@ module Veranda
       def listen
         @archive.db.listen(Store::Errands::CHANNEL, loop: true) { ring }
       rescue StandardError => e
+        # It is being ended: that the database could not be told so is not a fault to go on after.
+        return if Thread.current.status == 'aborting'
+
         Console.warn(self, 'It cannot be heard of new errands', e)
         sleep PAUSE
         retry
