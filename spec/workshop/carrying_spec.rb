@@ -11,6 +11,7 @@ RSpec.describe Veranda::Workshop::Carrying do
       def listen(*)
         calls << 1
         raise ScriptError, 'It goes on.' if calls.length > 1
+
         begin
           sleep
         ensure
