@@ -3,7 +3,7 @@
 require 'tmpdir'
 
 module Bench
-  # A PPTX of 40 slides on its way to drawable pages, worked on by a worker process of its own, while somebody draws in a class:
+  # A PPTX of 40 slides on its way to drawable pages, worked on by a worker process, while somebody draws in a class:
   # the live path is measured with and without it.
   class Convert < Measure
     SLIDES = 40
@@ -13,7 +13,6 @@ module Bench
 
     def run
       server = @server.new
-      worker = work
       calm = drawing(server)
       id = bring
       first, all, busy = watch(server, id)
@@ -21,16 +20,10 @@ module Bench
       Report.line("convert, all #{SLIDES} slides", all, 's', target: '≤ 20')
       Report.line('convert, drawing meanwhile p95', Report.percentile(busy, 0.95), 'ms', baseline: Report.percentile(calm, 0.95), target: 'live path not blocked')
     ensure
-      Process.kill(:TERM, worker) if worker
       server&.stop
     end
 
     private
-
-    def work
-      spawn('bundle', 'exec', 'que', './workshop.rb', '--worker-count', '2', '--log-level', 'error', chdir: Veranda::ROOT, out: File::NULL, err: File::NULL)
-        .tap { sleep 4 }
-    end
 
     TABLE = [%w[Leg Tide Time], ['1', 'with, 0.8', '32 min']].freeze
     private_constant :TABLE

@@ -15,6 +15,8 @@ ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek,
 # The clients of the specs, which measures borrow, know it by this name.
 ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),
                                       files: Veranda::Environment.files)
+# What must follow entries is carried out by workers, as bin/start has them.
+Worker.shared
 begin
   (ARGV.empty? ? ALL.keys : ARGV).each do |name|
     measure = ALL[name] or abort "There is no measure #{name}; there are #{ALL.keys.join(', ')}."
@@ -22,4 +24,5 @@ begin
   end
 ensure
   Server.stop_all
+  Worker.stop
 end
