@@ -54,11 +54,8 @@ module Bench
     end
 
     def track
-      Worker.shared
       (LIMIT * 5).times { @archive.tracks.state(@klass.sitting) == 'ready' ? break : sleep(0.2) }
       @archive.tracks.of(@klass.sitting).find { |one| one[:kind] == 'sound' } or raise 'Nothing was recorded.'
-    ensure
-      Worker.stop
     end
 
     # @return [Array<Float>] ms since the epoch at which it became loud

@@ -68,7 +68,6 @@ module Bench
     end
 
     def ready
-      Worker.shared
       (LIMIT * 5).times do
         found = @archive.materials.of_course('navigation').find { |row| row[:kind] == 'clip' && row[:state] == 'ready' }
         return found[:id] if found
@@ -76,8 +75,6 @@ module Bench
         sleep 0.2
       end
       raise 'No clip is ready.'
-    ensure
-      Worker.stop
     end
   end
 end
