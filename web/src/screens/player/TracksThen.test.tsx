@@ -10,7 +10,9 @@ describe('what was heard', () => {
     recorder.time = 5_000;
     const track = { id: 't', person: 'farah', kind: 'sound', from: 1_000, length: 60_000 };
     const facts = { id: 's', people: [], tracks: [track] } as unknown as RecordingFacts;
-    const { unmount } = render(<TracksThen recorder={recorder} facts={facts} large={false} onLarge={() => undefined} />);
+    const { unmount } = render(
+      <TracksThen recorder={recorder} facts={facts} large={false} onLarge={() => undefined} />,
+    );
     const sound = screen.getByTestId('track-sound');
     const wrong: unknown[] = [];
     const note = (event: ErrorEvent) => {
