@@ -33,6 +33,23 @@ export function SpotGround({ question, onHeight }: Props) {
   return board ? <BoardGround board={board} page={question.page} onHeight={onHeight} /> : null;
 }
 
+/** ms in which what is open to one has come. */
+const PATIENCE = 4_000;
+
+/** A board of which nothing is known: that it is not open to one shows only when it does not come. */
+function NotThere() {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), PATIENCE);
+    return () => clearTimeout(timer);
+  }, []);
+  return (
+    <Box sx={{ p: 2 }}>
+      {late ? 'The board that this is about is not open to you.' : 'The board that this is about is on its way.'}
+    </Box>
+  );
+}
+
 function BoardGround({ board, page, onHeight }: { board: string; page?: string; onHeight: Props['onHeight'] }) {
   const state = useGround(board);
   const holder = useRef<HTMLDivElement>(null);
@@ -50,7 +67,7 @@ function BoardGround({ board, page, onHeight }: { board: string; page?: string; 
       {state ? (
         <PageThumb marks={marks} facts={facts} width={width} />
       ) : (
-        <Box sx={{ p: 2 }}>The board that this is about is not open to you.</Box>
+        <NotThere key={board} />
       )}
     </div>
   );

@@ -116,7 +116,7 @@ export function RegionFields({ question, grounds, onChange }: Props) {
             </svg>
           </Box>
           <Box sx={{ fontSize: 13, color: 'text.secondary' }}>Draw a region on the page, or split it:</Box>
-          <Box sx={{ display: 'flex', gap: 0.5 }}>
+          <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', '& button': { flexShrink: 0, px: 1 } }}>
             {[2, 3, 4].map((count) => (
               <Button key={count} size="small" onClick={() => columns(count)}>
                 {count} columns

@@ -51,11 +51,19 @@ export function SetCue({ label, questions, course, grounds, onLabel, onQuestions
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 1 }}>
         {questions.map(({ id, question }, i) => (
           <Box component="li" key={id}>
-            <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center', '& button': { minWidth: 0, px: 1 } }}>
+            <Box
+              sx={{
+                display: 'flex',
+                gap: 0.5,
+                alignItems: 'center',
+                flexWrap: 'wrap',
+                '& button': { minWidth: 0, px: 1 },
+              }}
+            >
               <Button
                 aria-expanded={open === id}
                 onClick={() => setOpen(open === id ? null : id)}
-                sx={{ flex: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
+                sx={{ flex: '1 0 100%', justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
               >
                 {i + 1}. {question.text || 'Not written yet'} ({KIND_WORDS[question.kind]})
               </Button>

@@ -57,6 +57,7 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
     ),
   );
   if (cues.length === 0) return null;
+  const refusal = ({ id }: Cue) => staff.refused?.find((row) => row.cue === id)?.says;
   return (
     <Box component="section" aria-label="Cues">
       <Box sx={{ fontSize: 13, color: 'text.secondary', mb: 0.5 }}>Cues</Box>
@@ -87,10 +88,12 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
                   sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
                 >
                   {capital(cueName(cue, staff.boards))}
-                  {staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
+                  {!refusal(cue) &&
+                    staff.cued.includes(cue.id) &&
+                    CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
                 </Button>
                 <Box role="status" sx={{ fontSize: 13, color: 'error.main', px: 1 }}>
-                  {staff.refused?.find((row) => row.cue === cue.id)?.says}
+                  {refusal(cue)}
                 </Box>
               </>
             )}

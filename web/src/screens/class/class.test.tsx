@@ -221,6 +221,20 @@ describe('the sheet', () => {
     tell(entry(PLACE, 'timer_set', { ends_at: Date.now() + 9_000, label: 'Think' }));
     expect(within(screen.getByLabelText('Cues')).getByText('runs')).toBeTruthy();
   });
+
+  it('tells why a cue could not be done instead of that it is, until it is fired again', () => {
+    const cues = [{ id: 'c1', kind: 'pairs' as const, size: 2 as const }];
+    const steps = staff().steps.map((step) => (step.id === 'crossing' ? { ...step, cues } : step));
+    const { wrapper, tell } = joined(ODALYS, { [STAFF]: staff({ steps }) });
+    render(<Plan />, { wrapper });
+    const words = () => screen.getByLabelText('Cues').textContent;
+    tell(entry(STAFF, 'cued', { cue: 'c1' }));
+    tell(entry(STAFF, 'cue_refused', { cue: 'c1', says: 'There are too few.' }));
+    expect(words()).toContain('There are too few.');
+    expect(words()).not.toContain('done');
+    tell(entry(STAFF, 'cued', { cue: 'c1' }));
+    expect(words()).not.toContain('There are too few.');
+  });
 });
 
 describe('the bench', () => {

@@ -13,6 +13,9 @@ interface Props {
   onCues: (cues: Cue[]) => void;
 }
 
+/** Kinds that are written at length: they have the whole width for themselves. */
+const TALL = ['poll', 'set', 'rooms'];
+
 /** What is prepared on a step, to be done by one key in class. */
 export function StepCues({ lesson, cues, onCues }: Props) {
   const add = (cue: Omit<Cue, 'id'>) => onCues([...cues, { id: newId(), ...cue }]);
@@ -37,8 +40,18 @@ export function StepCues({ lesson, cues, onCues }: Props) {
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexDirection: 'column', gap: 1 }}>
         {cues.map((cue, i) => (
-          <Box component="li" key={cue.id} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-            <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Box
+            component="li"
+            key={cue.id}
+            sx={{
+              display: 'flex',
+              gap: 0.75,
+              ...(TALL.includes(cue.kind)
+                ? { flexDirection: 'column', alignItems: 'flex-end' }
+                : { alignItems: 'center' }),
+            }}
+          >
+            <Box sx={{ flex: 1, minWidth: 0, width: TALL.includes(cue.kind) ? 1 : undefined }}>
               {CUE_EDITORS[cue.kind]({
                 cue,
                 number: i + 1,
