@@ -10,10 +10,8 @@ RSpec.describe 'Acts of processes that are killed' do
   # A class in which this can be done.
   def fresh_history
     made = fresh_lesson
-    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
-    steps[0] = steps[0].merge(cues: [{ id: 'pairs', kind: 'pairs', size: 2, board: made[:board] },
-                                     { id: 'rooms', kind: 'rooms', plan: { by: 'rooms', number: 2, words: 'Talk.', minutes: 5, grace: 0 }, board: made[:board] }])
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    cue!(made, { id: 'pairs', kind: 'pairs', size: 2, board: made[:board] },
+         { id: 'rooms', kind: 'rooms', plan: { by: 'rooms', number: 2, words: 'Talk.', minutes: 5, grace: 0 }, board: made[:board] })
     fresh_class(**made)
   end
 

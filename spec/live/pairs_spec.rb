@@ -51,9 +51,7 @@ RSpec.describe 'Pairs' do
 
   it 'are drawn by a cue, once on two server processes, each pair with a copy' do
     made = fresh_lesson
-    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
-    steps[0] = steps[0].merge(cues: [{ id: 'two', kind: 'pairs', size: 2, board: made[:board] }])
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    cue!(made, { id: 'two', kind: 'pairs', size: 2, board: made[:board] })
     sitting = fresh_class(**made)[:sitting]
     servers = Array.new(2) { Server.new }
     odalys, farah, jonas = %w[odalys farah jonas].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: sitting }) }

@@ -64,9 +64,7 @@ RSpec.describe 'Breakout rooms' do
 
   it 'are dealt from the roster before the class, and opened by the cue of their step with those who came' do
     made = fresh_lesson
-    cue = { id: 'fog', kind: 'rooms', plan: plan.merge(number: 4) }
-    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps].map { |step| step[:id] == 'one' ? step.merge(cues: [cue]) : step }
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    cue!(made, { id: 'fog', kind: 'rooms', plan: plan.merge(number: 4) })
     id = fresh_class(open: false, **made)[:sitting]
     answer = staff.post("/api/classes/#{id}/rooms", { plan: plan.merge(number: 4), name: 'Fog drill', step: 'one', cue: 'fog' })
     dealt = -> { ARCHIVE.log.state("staff/#{id}").first.activities[answer.body['activity']] }
@@ -329,9 +327,7 @@ RSpec.describe 'Breakout rooms' do
 
   it 'are dealt by a cue and opened by the same, on two server processes once' do
     made = fresh_lesson
-    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
-    steps[0] = steps[0].merge(cues: [{ id: 'fog', kind: 'rooms', label: 'Fog drill', plan: { by: 'rooms', number: 2, names: %w[Pell Marram] } }])
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    cue!(made, { id: 'fog', kind: 'rooms', label: 'Fog drill', plan: { by: 'rooms', number: 2, names: %w[Pell Marram] } })
     hall = fresh_class(**made)[:sitting]
     servers = Array.new(2) { Server.new }
     odalys, *students = %w[odalys farah jonas nils hana].each_with_index.map { |who, i| Wire.join(servers[i % 2], who, { sitting: hall }) }

@@ -78,9 +78,7 @@ RSpec.describe Veranda::Preparing::Errands do
 
   it 'tells staff why a cue could not be done, until it is fired again' do
     made = fresh_lesson
-    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
-    steps[0] = steps[0].merge(cues: [{ id: 'two', kind: 'pairs', size: 2, board: made[:staff_board] }])
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb(steps))
+    cue!(made, { id: 'two', kind: 'pairs', size: 2, board: made[:staff_board] })
     sitting = fresh_class(**made)[:sitting]
     %w[farah jonas].each { |who| perform(who, 'class.join', "sitting/#{sitting}") }
     staff = -> { ARCHIVE.log.state("staff/#{sitting}").first }

@@ -15,6 +15,12 @@ module Lessons
     { lesson: lesson, board: "board-#{suffix}", staff_board: staff }
   end
 
+  # Cues on the first step of a lesson.
+  def cue!(made, *cues)
+    steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
+    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb([steps.first.merge(cues: cues), *steps.drop(1)]))
+  end
+
   # A class of a fresh lesson, planned; its doors open unless said otherwise.
   # @return [Hash] as {#fresh_lesson}, and `:sitting`
   def fresh_class(open: true, **lesson)
