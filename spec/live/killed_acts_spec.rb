@@ -100,7 +100,7 @@ RSpec.describe 'Acts of processes that are killed' do
     staff, state = %w[staff sitting].map { |kind| ARCHIVE.log.state("#{kind}/#{sitting}").first }
     entries = ARCHIVE.log.entries("staff/#{sitting}")
     # Each firing of the cue for pairs has drawn once.
-    fired = entries.select { |entry| entry.kind == 'cued' && entry.body[:cue] == 'pairs' }.map { |entry| "#{sitting}-#{entry.seq}"[-40..] || "#{sitting}-#{entry.seq}" }
+    fired = entries.select { |entry| entry.kind == 'cued' && entry.body[:cue] == 'pairs' }.map { |entry| Veranda::Store::Ids.of("cue #{sitting} #{entry.seq}") }
     refused = entries.count { |entry| entry.kind == 'cue_refused' && entry.body[:cue] == 'pairs' }
     drawn = entries.select { |entry| entry.kind == 'paired' }.map { |entry| entry.body[:round] }
     expect(drawn.uniq).to eq(drawn)

@@ -40,6 +40,8 @@ RSpec.describe Veranda::Store::Errands do
     ARCHIVE.db[:errands].where(key: key).update(due_at: Time.now - 10)
     expect(errands.due.map { |one| one[:key] }).not_to include(key)
     expect(errands.given_up).to include(key: key, task: 'nothing', tries: 12, says: 'It is broken.')
+    ask(within: 0)
+    until_true('it is tried again when it is asked for') { row[:says].include?('nothing') }
   end
 
   it 'is written with the entries or not at all' do
@@ -89,6 +91,16 @@ RSpec.describe Veranda::Preparing::Errands do
       perform('odalys', 'class.cue', "staff/#{sitting}", cue: 'two')
       expect(staff.call.refused).to eq({})
     end
+  end
+
+  it 'tells whoever asked that what failed half way goes on by itself, and goes on' do
+    broken = Class.new(Veranda::Preparing::Errands::Tasks) { def add_room(**) = raise(IOError, 'half way') }.new(ARCHIVE)
+    errands.instance_variable_set(:@tasks, broken)
+    act = Veranda::Store::Ids.call
+    expect { errands.now(:add_room, act: act, sitting: sitting, activity: 'none', name: 'Pell') }.to refusing(:goes_on)
+    expect(waiting).to eq(['add_room'])
+    ARCHIVE.db[:errands].where(key: act).update(due_at: Time.now - 1)
+    until_true('somebody else has gone on') { waiting.empty? }
   end
 
   it 'is tried again when it fails, and stands in nobody’s way' do

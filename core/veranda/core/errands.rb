@@ -3,8 +3,8 @@
 module Veranda
   module Core
     # What must follow an entry, whatever becomes of the process that stored it: written in the entry's commit, carried out after it by
-    # whoever has a hand free, and tried again until it is done. What an errand says is what to look at, never what was there: it may be
-    # carried out later, and more than once.
+    # whoever has a hand free, and tried again until it is done. It may be carried out later and more than once: what it says holds then
+    # too, and all else is looked up.
     #
     #   Errands.of(entry, state) #=> [Errand(key: "hand_copies 7", task: "hand_copies", facts: { sitting: "7" })]
     #

@@ -20,12 +20,20 @@ module Veranda
       # @param task [Symbol]
       # @param facts [Hash] what {Tasks} takes, which may be done twice
       # @return [Object] what it came to
-      # @raise [Core::Refusal]
+      # @raise [Core::Refusal] `goes_on` when it could not be done at once, and is tried again without whoever asked
       def now(task, **facts)
         id = @archive.errands.ask(Core::Errands::Errand.new(facts.fetch(:act), task.to_s, facts), within: PATIENCE)
         result = nil
-        alone(id) { result = begun(@archive.errands.find(id)) }
+        alone(id) { result = begun(@archive.errands.find(id)) } or raise goes_on
         result
+      rescue Core::Refusal
+        raise
+      rescue StandardError => e
+        # Without its row nobody will.
+        raise unless id
+
+        Complaint.of(self, "#{task} could not be done at once", e)
+        raise goes_on
       end
 
       # s in which whoever asked is through with it, if they ever are.
@@ -33,6 +41,11 @@ module Veranda
       private_constant :PATIENCE
 
       private
+
+      # Asked for once more, it would be done twice.
+      def goes_on
+        Core::Refusal.new(:goes_on, 'This takes longer than it should. It is tried again by itself; look once more in a minute.')
+      end
 
       # @return [Boolean] whether nobody else is at it
       def alone(id, &) = Store::Turn.alone(@archive.db, 'errand', id, &)

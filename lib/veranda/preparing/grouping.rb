@@ -37,7 +37,7 @@ module Veranda
       # Safe to do twice under the same `act`.
       # @param activity [String]
       # @param act [String] id under which that is done once
-      def open_rooms(activity, act: Store::Ids.call)
+      def open_rooms(activity, act:)
         tidily(act) do
           found = known_activity(activity)
           # Somebody else may have opened them at this very moment, with boards of their own.

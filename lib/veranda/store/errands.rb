@@ -24,8 +24,8 @@ module Veranda
       # @return [Integer] its id
       def ask(errand, within: 0)
         row = { key: errand.key, task: errand.task, facts: Sequel.pg_jsonb(errand.facts), due_at: after(within) }
-        @db[:errands].insert_conflict(target: :key, update: { asked: Sequel[:errands][:asked] + 1, due_at: Sequel[:excluded][:due_at] })
-                     .returning(:id).insert(row).first[:id]
+        again = { asked: Sequel[:errands][:asked] + 1, tries: 0, due_at: Sequel[:excluded][:due_at] }
+        @db[:errands].insert_conflict(target: :key, update: again).returning(:id).insert(row).first[:id]
       end
 
       # @return [Array<Hash>] `{ id:, task:, facts:, asked:, tries: }` of what is to be done now, the longest due first

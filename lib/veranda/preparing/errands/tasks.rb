@@ -30,7 +30,7 @@ module Veranda
           cue = staff.cue(cue)
           return unless cue && state.open?
 
-          act = "#{sitting}-#{firing}"[-LONGEST_ID..] || "#{sitting}-#{firing}"
+          act = Store::Ids.of("cue #{sitting} #{firing}")
           case cue[:kind]
           when 'pairs' then PairingUp.new(@archive, sitting).call(round: act, **cue.slice(:size, :board))
           when 'rooms' then Grouping.new(@archive, sitting).cue(cue[:id], firing, step: step[:id], **rooms(cue, step))
@@ -81,9 +81,6 @@ module Veranda
           # The class is over: nobody waits for it any more.
           nil
         end
-
-        LONGEST_ID = 40
-        private_constant :LONGEST_ID
 
         private
 

@@ -28,7 +28,8 @@ module Veranda
             SELECT new.* FROM still, json_to_recordset(CAST(:errands AS json)) AS new (key text, task text, facts jsonb) WHERE still.so
           ), kept AS (
             INSERT INTO errands (key, task, facts) SELECT key, task, facts FROM asked ORDER BY key
-            ON CONFLICT (key) DO UPDATE SET asked = errands.asked + 1, facts = excluded.facts, due_at = now()
+            ON CONFLICT (key)
+            DO UPDATE SET asked = errands.asked + 1, facts = excluded.facts, tries = 0, due_at = now()
           )
           SELECT pg_notify('#{CHANNEL}', name || ':' || head) FROM heads
           UNION ALL SELECT pg_notify('#{Errands::CHANNEL}', task) FROM asked
