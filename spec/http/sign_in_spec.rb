@@ -88,9 +88,12 @@ RSpec.describe 'Signing in' do
     own = Server.new
     link = VisitorClient.new(own, as: 'odalys').post("/api/lessons/#{fresh_lesson[:lesson]}/links").body
     nobody = VisitorClient.new(own)
-    codes = Array.new(640) { nobody.enter(link['token'], name: ' ').code }
+    # What is let in again while one asks, on a machine that is slow, puts off when that is refused, and does not keep it from being so.
+    answers = Enumerator.produce { nobody.enter(link['token'], name: ' ') }.lazy.take(3_000)
+    codes = answers.map(&:code).slice_after('too_fast').first
     expect(codes.first(600).uniq).to eq(['name_missing'])
     expect(codes.last).to eq('too_fast')
+    expect(nobody.enter(link['token'], name: ' ').body['says']).to start_with('Very many came by this link')
   ensure
     own&.stop
   end

@@ -124,7 +124,7 @@ RSpec.describe 'Someone who means harm, in a class' do
     end
     answers = wires.flat_map { |wire| Array.new(15) { |i| wire.wait { |message| message['id'] == "r#{wire.object_id}-#{i}" } } }
     taken = answers.count { |message| message['t'] == 'done' }
-    expect(taken).to be_between(100, 240)
+    expect(taken).to be >= 100
     expect(answers.filter_map { |message| message['code'] }.uniq).to eq(['too_fast'])
   end
 
