@@ -1,6 +1,6 @@
 # shellcheck shell=bash
 # Debian packages. Asks dpkg first, so it is quick when nothing is missing.
-PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev zlib1g-dev postgresql curl"
+PACKAGES_TO_RUN="ruby ruby-dev bundler build-essential libpq-dev libyaml-dev libffi-dev libxml2-dev libxslt1-dev pkg-config zlib1g-dev postgresql curl"
 # What the workshop works with: documents, pictures, sound, and the fonts documents most often ask for.
 PACKAGES_TO_RUN="$PACKAGES_TO_RUN libreoffice-impress-nogui libreoffice-writer-nogui poppler-utils qpdf librsvg2-bin libvips-tools ffmpeg woff2 fontconfig fonts-dejavu-core fonts-liberation fonts-crosextra-carlito fonts-crosextra-caladea"
 # Sound and picture of classes, and the address they go by.
