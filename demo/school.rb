@@ -24,11 +24,9 @@ module Demo
     def build(password)
       STAFF.each { |id, name| @archive.people.add(name, id: id, account_id: account("#{id}@tidewater.example", password)) }
       STUDENTS.each { |id, name| @archive.people.add(name, id: id, address: ("#{id}@tidewater.example" unless id == UNREACHED)) }
-      @archive.db[:courses].multi_insert([{ id: NAVIGATION, name: 'Coastal Navigation for Small Boats' },
-                                          { id: WEATHER, name: 'Weather for Sailors' }])
-      enrol(NAVIGATION, 'odalys' => 'instructor', 'tomas' => 'assistant')
-      enrol(NAVIGATION, STUDENTS.keys.to_h { |id| [id, 'student'] })
-      enrol(WEATHER, 'ruth' => 'instructor', 'odalys' => 'student', 'nils' => 'student')
+      begin_course(NAVIGATION, 'Coastal Navigation for Small Boats',
+                   { 'odalys' => 'instructor', 'tomas' => 'assistant', **STUDENTS.keys.to_h { |id| [id, 'student'] } })
+      begin_course(WEATHER, 'Weather for Sailors', { 'ruth' => 'instructor', 'odalys' => 'student', 'nils' => 'student' })
     end
 
     # @return [Veranda::Core::Person]
@@ -39,7 +37,10 @@ module Demo
 
     private
 
-    def enrol(course, roles) = roles.each { |person, role| @archive.people.enrol(course, person, role) }
+    def begin_course(id, name, roles)
+      people = roles.map { |person, role| { id: person, name: PEOPLE.fetch(person), role: role } }
+      Veranda::Deciding::Perform.call(@archive.log, 'course.begin', { name: name, people: people }, stream: "course/#{id}")
+    end
 
     def account(email, password)
       hash = Argon2::Password.new(t_cost: 2, m_cost: 16).create(password)

@@ -38,8 +38,8 @@ RSpec.describe Veranda::Core::Access do
         hall = situations[situation].call(self)
         facts = [person(who), hall.state, hall.staff]
         names = expected.map { |name| format(streams.fetch(name), who) }
-        expect(described_class.streams(*facts)).to match_array(names)
-        reads = streams.select { |_, name| described_class.reads?(*facts, format(name, who)) }.keys
+        expect(described_class::InClass.new(*facts).streams).to match_array(names)
+        reads = streams.select { |_, name| described_class::InClass.new(*facts).reads?(format(name, who)) }.keys
         # Staff write to any stream of their class, also to those of single people, and may look at everybody's copies.
         besides = person(who).staff? ? [:own_of_another, *(everybodys unless situation == :planned)] : []
         expect(reads - besides).to match_array(expected)
@@ -61,8 +61,8 @@ RSpec.describe Veranda::Core::Access do
       hall.do(odalys, verb, { person: 'farah', place: 'main' })
       by_situation.each do |expected|
         facts = [person(:farah), hall.state, hall.staff]
-        expect(described_class.streams(*facts)).to match_array(expected.map { |name| format(streams.fetch(name), 'farah') })
-        expect(streams.select { |_, name| described_class.reads?(*facts, format(name, 'farah')) }.keys).to match_array(expected)
+        expect(described_class::InClass.new(*facts).streams).to match_array(expected.map { |name| format(streams.fetch(name), 'farah') })
+        expect(streams.select { |_, name| described_class::InClass.new(*facts).reads?(format(name, 'farah')) }.keys).to match_array(expected)
         hall.do(odalys, 'class.end') if hall.state.open?
       end
     end
@@ -70,17 +70,17 @@ RSpec.describe Veranda::Core::Access do
 
   it 'keeps rehearsals for staff and stand-ins, and stand-ins out of classes' do
     rehearsal = sitting(rehearsal: true)
-    expect(described_class.streams(person(:farah), rehearsal.state, rehearsal.staff)).to be_empty
-    expect(described_class.streams(odalys, rehearsal.state, rehearsal.staff)).to include('board/b3')
+    expect(described_class::InClass.new(person(:farah), rehearsal.state, rehearsal.staff).streams).to be_empty
+    expect(described_class::InClass.new(odalys, rehearsal.state, rehearsal.staff).streams).to include('board/b3')
     rehearsal.do(stand_in, 'class.join')
-    expect(described_class.streams(stand_in, rehearsal.state, rehearsal.staff)).to include('board/b1', 'place/s1.main')
-    expect(described_class.streams(stand_in, sitting.state, sitting.staff)).to be_empty
+    expect(described_class::InClass.new(stand_in, rehearsal.state, rehearsal.staff).streams).to include('board/b1', 'place/s1.main')
+    expect(described_class::InClass.new(stand_in, sitting.state, sitting.staff).streams).to be_empty
   end
 
   it 'tells those who are let in nothing of notes, cues, rules or boards for staff' do
     plan = Stage::PLAN.merge(steps: Stage::PLAN[:steps].map { |step| step.merge(notes: 'private words', rules: { draw: false }) })
     hall = sitting(**plan)
-    readable = described_class.streams(person(:farah), hall.state, hall.staff)
+    readable = described_class::InClass.new(person(:farah), hall.state, hall.staff).streams
     told = JSON.generate(readable.grep_v(/board/).map { |name| [hall.world.state(name).view, hall.world.entries(name).map(&:body)] })
     expect(told).to include('Names', 'Crossing')
     expect(told).not_to match(/private words|Answers|b3|Fog drill|rules":\{"draw":false/)
@@ -89,7 +89,7 @@ RSpec.describe Veranda::Core::Access do
   it 'tells those who wait the hour and the host, and nothing of the plan' do
     hall = sitting(open: false)
     hall.do(person(:farah), 'class.join')
-    readable = described_class.streams(person(:farah), hall.state, hall.staff)
+    readable = described_class::InClass.new(person(:farah), hall.state, hall.staff).streams
     told = JSON.generate(readable.map { |name| hall.world.state(name).view })
     expect(told).to include('Collision rules', 'Odalys Brandt')
     expect(told).not_to match(/b1|b3|Crossing|fog|Farah/)

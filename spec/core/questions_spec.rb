@@ -16,7 +16,7 @@ RSpec.describe 'Questions of a class' do
     staff('set', review: true, nameless: false)
     ask(:jonas, 'b', 'Why did he stop showing up?')
     expect([all.all.keys, asked.all.keys]).to eq([%w[a], %w[b]])
-    streams = ->(who) { Core::Access.streams(person(who), hall.state, hall.staff, hall.own(who)) }
+    streams = ->(who) { Core::Access::InClass.new(person(who), hall.state, hall.staff, hall.own(who)).streams }
     expect(streams.call(:farah)).to include('questions/s1')
     expect(streams.call(:farah)).not_to include('asked/s1')
     expect(streams.call(:odalys)).to include('questions/s1', 'asked/s1')

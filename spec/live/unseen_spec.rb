@@ -6,10 +6,7 @@ RSpec.describe 'Who waits at the doors' do
   it 'is told to staff, with who comes to the course for the first time' do
     server = Server.shared
     course = "course-#{Veranda::Store::Ids.call}"
-    ARCHIVE.db[:courses].insert(id: course, name: 'A new course')
-    { 'odalys' => 'instructor', 'farah' => 'student', 'jonas' => 'student' }.each do |who, role|
-      ARCHIVE.db[:memberships].insert(course_id: course, person_id: who, role: role)
-    end
+    begin_course(course, odalys: 'instructor', farah: 'student', jonas: 'student')
     lessons = Array.new(2) { ARCHIVE.lessons.create(course_id: course, title: 'A lesson', minutes: 30, starts_at: Time.now) }
     first, second = lessons.map { |lesson| fresh_class(open: false, lesson: lesson)[:sitting] }
     perform('odalys', 'class.open', "sitting/#{first}")

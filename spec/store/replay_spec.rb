@@ -94,13 +94,13 @@ RSpec.describe Veranda::Store::RecordedWords do
     rows = [{ at: 1, kind: 'post', words: 'Die Schiffe fahren durch die Engen' }]
     words.keep(sitting, 1, rows)
     expect(found('fahre Schiffen')).to eq([])
-    ARCHIVE.update_course(course, language: 'de')
+    perform('odalys', 'course.set', "course/#{course}", language: 'de')
     expect(words.unread([sitting])).to eq({ sitting => 0 })
     words.keep(sitting, 1, rows)
     expect(found('fahre Schiffen')).to eq(['Die Schiffe fahren durch die Engen'])
     expect(found("x') OR true --")).to eq([])
   ensure
-    ARCHIVE.update_course(course, language: 'en')
+    perform('odalys', 'course.set', "course/#{course}", language: 'en')
   end
 
   it 'are kept once, however many read at the same time' do

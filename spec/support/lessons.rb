@@ -15,6 +15,15 @@ module Lessons
     { lesson: lesson, board: "board-#{suffix}", staff_board: staff }
   end
 
+  # A course of its own.
+  # @param roles [Hash{Symbol => String}] by person of the demo school
+  # @return [String] id
+  def begin_course(id = "course-#{Veranda::Store::Ids.call}", name: 'A new course', **roles)
+    people = roles.map { |who, role| { id: who.to_s, name: Demo::School::PEOPLE.fetch(who.to_s), role: role } }
+    Veranda::Deciding::Perform.call(ARCHIVE.log, 'course.begin', { name: name, people: people }, stream: "course/#{id}")
+    id
+  end
+
   # Cues on the first step of a lesson.
   def cue!(made, *cues)
     steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]

@@ -5,9 +5,10 @@ module Veranda
     # The one answer to "who may read this?": streams, boards and their files, slides, originals and recordings, in class,
     # outside of class and by link. What somebody may *do* is for {Rights::Ask}.
     #
-    #   Access.streams(farah, sitting, staff) #=> ["own/7.farah", "place/7.waiting"]
+    #   Access::InClass.new(farah, sitting, staff).streams #=> ["own/7.farah", "place/7.waiting"]
     #
-    # What a few people write to one another is read by them, and by staff where that was so when it began; nobody else, ever.
+    # Which streams somebody reads of a class, or of a course, each kind of them says ({Streams::Kinds}) of a reader who looks at it
+    # ({InClass}, {InCourse}); all else is here.
     #
     # | who | of a class | of its lesson outside of class |
     # |---|---|---|
@@ -22,73 +23,6 @@ module Veranda
     # Originals of documents and pictures are for staff, because they carry notes; those of sounds and clips go with the board.
     module Access
       module_function
-
-      # @param person [Person]
-      # @param sitting [Sittings::Sitting]
-      # @param staff [Sittings::StaffFacts]
-      # @return [Symbol, nil] `:staff`, `:in`, `:waiting`, or nil for those with no part in the class
-      def standing(person, sitting, staff)
-        return if sitting.rehearsal && !(person.staff? || person.stand_in?)
-        return if person.stand_in? && !sitting.rehearsal
-        return :staff if person.staff?
-        return if staff.removed.key?(person.id)
-        return :in if sitting.in?(person.id)
-
-        :waiting unless sitting.ended?
-      end
-
-      # The streams of a class that somebody is told. Staff may read everybody's copies of what was handed out too ({reads?}), and are told
-      # of those that they look at.
-      # @param person [Person]
-      # @param sitting [Sittings::Sitting]
-      # @param staff [Sittings::StaffFacts]
-      # @param own [Sittings::OwnFacts, nil] what concerns the person alone; without it no threads
-      # @return [Array<String>] names of streams
-      def streams(person, sitting, staff, own = nil)
-        standing = standing(person, sitting, staff) or return []
-        return without_boards(standing, person, sitting, staff) if standing == :waiting
-
-        open = [*staff.boards, *staff.copies_for(person.id), *staff.activities.boards_for(person.id, sitting.seats[person.id]&.place)]
-               .select { |board| board_in_class?(person, board, sitting) }
-        [*without_boards(standing, person, sitting, staff), *threads(standing, sitting, staff, own),
-         *open.map { |board| Streams::StreamName.board(board[:id]) }]
-      end
-
-      # @return [Boolean]
-      def reads?(person, sitting, staff, stream, own = nil)
-        standing = standing(person, sitting, staff) or return false
-        case Streams::StreamName.kind(stream)
-        when :board then return board_in_class?(person, staff.board(Streams::StreamName.id(stream)), sitting)
-        when :thread then return threads(standing, sitting, staff, own).include?(stream)
-        end
-        return staff_reads?(person, sitting, staff, stream) if standing == :staff
-
-        without_boards(standing, person, sitting, staff).include?(stream)
-      end
-
-      # What is written in a breakout room is read by staff who are in it; by others while it is open only where its doors are, which those
-      # inside are told.
-      def staff_reads?(person, sitting, staff, stream)
-        names = Streams::StreamName
-        return false unless names.sitting_id(stream) == sitting.id
-
-        case names.kind(stream)
-        when :exchange then overhears?(person, sitting, staff, names.part(stream))
-        # What was answered is told as what it comes to, what was edited as what is left.
-        when :answers, :recording then false
-        else true
-        end
-      end
-      private_class_method :staff_reads?
-
-      def overhears?(person, sitting, staff, place)
-        open = staff.activities.open_rooms.any? { |room| room[:id] == place }
-        !open || doors_open?(staff) || sitting.seats[person.id]&.place == place
-      end
-      private_class_method :overhears?
-
-      def doors_open?(staff) = staff.activities.open&.dig(:plan, :open_doors) || false
-      private_class_method :doors_open?
 
       # Whether a board may be read outside of the live class: its pages, its files, its stream.
       # @param person [Person, nil] the person in their role in the board's lesson; nil for strangers
@@ -147,7 +81,7 @@ module Veranda
       # @param sitting [Sittings::Sitting]
       # @return [Array<String>] names of streams
       def recorded(sitting)
-        public_streams(sitting, Sittings::Places::MAIN) + sitting.boards.map { |board| Streams::StreamName.board(board[:id]) }
+        Streams::Kinds.recorded.flat_map { |kind| kind.recorded(sitting) }
       end
 
       # Rooms of an activity whose boards and words somebody sees who watches the recording of the class: all, if they teach it; else
@@ -167,65 +101,9 @@ module Veranda
       # @return [Array<Hash>] `{ id:, name: }`
       def written_rooms(sitting, staff)
         rooms = sitting.activities.flat_map { |activity| activity[:rooms] }.uniq { |room| room[:id] }
-        shut = doors_open?(staff) ? [] : staff.activities.open_rooms.map { |room| room[:id] }
+        shut = staff.activities.doors_open? ? [] : staff.activities.open_rooms.map { |room| room[:id] }
         rooms.reject { |room| shut.include?(room[:id]) }
       end
-
-      # @param board [Hash, nil] as the class knows it
-      def board_in_class?(person, board, sitting)
-        return false if board.nil? || (!person.staff? && !sitting.in?(person.id))
-        return true if person.staff?
-        return room_board?(person, board, sitting) if board[:room]
-
-        Lessons::Audience.includes?(board, person.id) && (!sitting.ended? || Lessons::Outside.reads?(board, person.id))
-      end
-      private_class_method :board_in_class?
-
-      # While a room is open, whoever is in it; from then on, those who sat in it, and everyone where it is shared.
-      def room_board?(person, board, sitting)
-        board[:open] ? !sitting.ended? && sitting.seats[person.id].place == board[:room] : board[:shared] || board[:sat].include?(person.id)
-      end
-      private_class_method :room_board?
-
-      def without_boards(standing, person, sitting, staff)
-        own = Streams::StreamName.own(sitting.id, person.id)
-        case standing
-        when :waiting then [waiting_room(sitting), own]
-        when :in
-          place = sitting.seats[person.id].place
-          [*public_streams(sitting, place), own, *polls(sitting, staff.polls.for_place(place))]
-        else
-          [Streams::StreamName.sitting(sitting.id), Streams::StreamName.staff(sitting.id), Streams::StreamName.questions(sitting.id),
-           Streams::StreamName.asked(sitting.id), waiting_room(sitting), own,
-           *sitting.places.flat_map { |place| of_place(sitting, place[:id]) }.select { |name| staff_reads?(person, sitting, staff, name) },
-           *polls(sitting, staff.polls.begun)]
-        end
-      end
-      private_class_method :without_boards
-
-      def polls(sitting, rows) = rows.map { |row| Streams::StreamName.poll(sitting.id, row[:id]) }
-      private_class_method :polls
-
-      def threads(standing, sitting, staff, own)
-        return [] if standing == :waiting
-
-        known = [*own&.threads, *(staff.threads if standing == :staff)]
-        known.map { |thread| Streams::StreamName.thread(sitting.id, thread[:id]) }.uniq
-      end
-      private_class_method :threads
-
-      def public_streams(sitting, place)
-        [Streams::StreamName.sitting(sitting.id), Streams::StreamName.questions(sitting.id), *of_place(sitting, place)]
-      end
-      private_class_method :public_streams
-
-      def of_place(sitting, place)
-        [Streams::StreamName.place(sitting.id, place), Streams::StreamName.exchange(sitting.id, place)]
-      end
-      private_class_method :of_place
-
-      def waiting_room(sitting) = Streams::StreamName.place(sitting.id, Sittings::Places::WAITING)
-      private_class_method :waiting_room
     end
   end
 end

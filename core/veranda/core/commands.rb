@@ -32,6 +32,7 @@ module Veranda
         Questions::SetQuestions,
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread,
+        Courses::BeginCourse, Courses::SetCourse, Courses::Enrol, Courses::GiveRole, Courses::TakeOut,
         *EDITING
       ].freeze
 
@@ -43,6 +44,7 @@ module Veranda
         Sittings::GiveCopies, Sittings::Pair, Sittings::RefuseCue, Sittings::PutOnClip, Sittings::Spoke,
         Rooms::DealRooms, Rooms::OpenRooms, Rooms::AddRoom, Rooms::Gather, Rooms::BringBack, Rooms::GiveBoards,
         Polls::CountBallots, Polls::CountMarks, Polls::ShowPoll, Questions::CountVotes,
+        Courses::BeginCourse, Courses::Enrol,
         *EDITING
       ].freeze
 

@@ -46,17 +46,19 @@ module Veranda
       # @return [Array<String>] those that may have to be begun
       def begins = @begins ||= command.begins_of(concern)
 
-      # @return [Boolean] whether what a class says of whoever gives it counts
-      def of_class? = !(sitting_id.nil? || internal?)
+      # @return [String, nil] id of the course, of what happens in none of its classes
+      def course_id = concern.course_id
 
-      # @return [Boolean] whether the server itself gives it
+      # @return [Boolean] whether the server itself gives it, so that it is not asked who reads the stream
       def internal? = Core::Commands::INTERNAL.include?(command)
 
       private
 
-      # In whose threads somebody is, their own stream says.
+      # Streams that say who reads which. In whose threads somebody is, their own stream says.
       def audience
-        return [] unless of_class?
+        return [] if internal?
+        return [concern.name(:people)] if course_id
+        return [] unless sitting_id
 
         own = :own if Core::Streams::StreamName.kind(stream) == :thread
         [:sitting, :staff, *own].map { |role| concern.name(role) }

@@ -214,19 +214,25 @@ module Veranda
                                        earlier: ->(seq) { @log.state_after(order.stream, seq) }) { |name| copy(name).state }
       end
 
-      # Who comes by the lesson's door has been let to the board there, unless the class has turned them out.
+      # @raise [Core::Refusal] `no_access`
       def readable!(order)
-        return unless order.of_class?
+        return if order.internal? || open?(order)
 
-        sitting, staff = %i[sitting staff].map { |role| copy(order.concern.name(role)).state }
-        return if order.outside ? !Core::Access.turned_out?(order.by, sitting, staff) : reads?(order, sitting, staff)
-
-        raise Core::Refusal.new(:no_access, 'That board or class is not open to you.')
+        raise Core::Refusal.new(:no_access, "That #{order.course_id ? 'course' : 'board or class'} is not open to you.")
       end
 
-      def reads?(order, sitting, staff)
-        Core::Access.reads?(order.by, sitting, staff, order.stream, copy(order.concern.name(:own)).state)
+      # Who comes by the lesson's door has been let to the board there, unless the class has turned them out.
+      def open?(order)
+        return Core::Access::InCourse.new(order.by, order.course_id, state(order, :people)).reads?(order.stream) if order.course_id
+        return true unless order.sitting_id
+
+        facts = %i[sitting staff].map { |role| state(order, role) }
+        return !Core::Access.turned_out?(order.by, *facts) if order.outside
+
+        Core::Access::InClass.new(order.by, *facts, state(order, :own)).reads?(order.stream)
       end
+
+      def state(order, role) = copy(order.concern.name(role)).state
 
       def take(copy, entry)
         copy.take(entry)

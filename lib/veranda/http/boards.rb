@@ -86,7 +86,7 @@ module Veranda
       # Only those who have a part in the lesson.
       def named!(id, people)
         lesson = archive.lessons.fetch(archive.lessons.board(id)[:lesson_id])
-        return if (people - archive.people.with_part(people, lesson)).empty?
+        return if (people - archive.people.roles_in(people, lesson).keys).empty?
 
         raise Core::Refusal.new(:not_invited, 'Somebody this board is to be for has no part in this lesson.')
       end

@@ -116,29 +116,6 @@ module Veranda
         give_away(aside(:transcript, sitting: id, format: format), name, type)
       end
 
-      POLICY = Core::Contract.define do
-        optional(:private_in_transcripts).value(:bool)
-        optional(:keep_recordings).maybe(:integer, gteq?: 1, lteq?: 3_650)
-        optional(:add_missed).value(:bool)
-        optional(:language).value(:string, format?: /\A[a-z]{2}\z/)
-      end
-      POLICIES = %i[private_in_transcripts keep_recordings add_missed language].freeze
-
-      # What a course keeps of its classes, and for how long.
-      get '/api/courses/:id/policy' do |id|
-        teaching!(id)
-        json(archive.course(id).slice(*POLICIES))
-      end
-
-      patch '/api/courses/:id' do |id|
-        role = archive.people.courses(someone![:id])[id]
-        raise Core::Refusal.new(:staff_only, 'Only instructors decide that.') unless role == 'instructor'
-
-        facts = Core::Contract.check(POLICY, input)
-        archive.update_course(id, **facts) if facts.any?
-        json(archive.course(id).slice(*POLICIES))
-      end
-
       private
 
       def taught!(id) = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id]).tap { |lesson| staff!(lesson) }
@@ -149,7 +126,7 @@ module Veranda
         names = Core::Streams::StreamName
         stream = names.place(id, place)
         sitting, staff = [names.sitting(id), names.staff(id)].map { |name| archive.log.state(name).first }
-        archive.log.state(stream).first.clip if Core::Access.reads?(in_lesson!(lesson), sitting, staff, stream)
+        archive.log.state(stream).first.clip if Core::Access::InClass.new(in_lesson!(lesson), sitting, staff).reads?(stream)
       end
 
       def conducted(id, place)

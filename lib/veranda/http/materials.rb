@@ -22,11 +22,6 @@ module Veranda
       MOST_VERSION = 1_000_000
       FOREVER = 'private, max-age=31536000, immutable'
 
-      get '/api/courses' do
-        roles = archive.people.courses(someone![:id])
-        json(roles.map { |id, role| { id: id, name: archive.course(id)[:name], role: role } }.sort_by { |course| course[:name] })
-      end
-
       get '/api/courses/:id/materials' do |id|
         teaching!(id)
         found = archive.materials.of_course(id, search: params[:search].to_s[0, 200], sort: params[:sort])

@@ -1,32 +1,22 @@
 # frozen_string_literal: true
 
-require 'set'
-
 module Veranda
   module Live
-    # Everyone connected to one lesson, or to a class of it, in this process. Joins the lane
-    # (what happens) to the listeners (who is told), and keeps each peer subscribed to exactly
-    # the streams that {Core::Access} lets them read.
-    class Gathering
-      include Terse
-
+    # Everyone connected to one lesson, or to a class of it, in this process.
+    class Gathering < Company
       # Commands after which there is something to count.
       WATCHED = [Core::Polls::AnswerPoll, Core::Questions::Ask, Core::Questions::Vote, Core::Questions::Merge].freeze
 
-      # @return [Hub]
-      attr_reader :hub
+      # @return [Hash] `{ id:, course_id:, … }`
+      attr_reader :lesson
 
       # @param lesson [Hash]
       # @param hub [Hub]
       def initialize(lesson, hub)
+        super(hub)
         @lesson = lesson
-        @hub = hub
-        @listeners = Listeners.new
-        @peers = Set.new.compare_by_identity
-        @performer = Deciding::Performer.new(hub.archive.log) { |entry| publish(entry) }
-        @lane = Lane.new(@performer, clock: hub.clock)
         @transients = Transients.new(near: method(:send_transient), far: hub.method(:pass_on))
-        @welcomes = Welcomes.new(hub.archive, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
+        @welcomes = Welcomes.new(hub.archive, @greetings, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
         @door = LessonDoor.new(self, lesson, lane: @lane, welcomes: @welcomes)
         @materials = NamedMaterials.new(hub.archive)
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes, door: @door)
@@ -38,20 +28,10 @@ module Veranda
       # Works for ever; run it in a task of its own.
       # @param task [Async::Task]
       def run(task)
-        @task = task
         task.async { |child| @transients.run(child) }
         task.async { |child| @poll_watch.run(child) }
-        @lane.run
+        super
       end
-
-      # @return [Boolean] whether nobody was here and nothing under way, now and when last asked
-      def deserted?
-        before = @quiet
-        @quiet = @peers.empty? && @lane.idle?
-        before && @quiet
-      end
-
-      def stop = @task&.stop
 
       # @return [Array<String>] ids of the classes that someone is connected to
       def sittings = @peers.filter_map(&:sitting_id).uniq
@@ -71,14 +51,6 @@ module Veranda
         end
       end
 
-      # Tells a peer that read too slowly the present state of all its streams.
-      def resynchronise(peer)
-        @lane.visit(given_up: peer.method(:close)) do |performer|
-          peer.outbox.resume
-          @welcomes.again(peer, performer) if here?(peer)
-        end
-      end
-
       # @param streams [Array<String>] what somebody looks at besides
       def follow(peer, streams)
         return unless peer.sitting_id
@@ -91,11 +63,10 @@ module Veranda
       # @param order [Deciding::Order]
       # @param peer [Peer]
       def submit(order, peer, &)
-        raise Core::Refusal.new(:no_access, 'That board or class is not open to you.') unless @listeners.listens?(order.stream, peer)
-
+        listens!(order.stream, peer)
         @door.stand(order) unless peer.sitting_id || order.by.staff?
         @materials.check!(order)
-        return @lane.submit(order, &) unless WATCHED.include?(order.command)
+        return super unless WATCHED.include?(order.command)
 
         @lane.submit(order) do |outcome|
           @poll_watch.answered(order.stream) unless outcome.refusal
@@ -140,17 +111,6 @@ module Veranda
         @hub.pass_on(stream, json) if pass_on
       end
 
-      # Another process has added to a stream.
-      # @param seq [Integer, nil] its head as heard; nil to look in any case
-      def heard(stream, seq)
-        return if seq && !@performer.behind?(stream, seq)
-
-        @lane.visit { |performer| performer.catch_up(stream) if seq.nil? || performer.behind?(stream, seq) }
-      end
-
-      # @return [Array<String>] streams that somebody here follows
-      def streams = @listeners.streams
-
       # @param stream [String] of a poll whose answers are others now
       def poll_changed(stream) = @poll_watch.answered(stream)
 
@@ -160,21 +120,14 @@ module Veranda
 
       # @param on_purpose [Boolean] whether they said goodbye
       def part(peer, on_purpose:)
-        @peers.delete(peer)
+        super
         @hub.stage.part(peer)
-        @listeners.remove_everywhere(peer)
         @hub.presence.part(self, peer.sitting_id, peer.person, on_purpose: on_purpose) if peer.sitting_id
       end
 
       # A class of the lesson is heard of, see {LessonDoor#follow}.
       # @param sitting_id [String]
       def follow_class(sitting_id) = @door.follow(sitting_id)
-
-      # @return [Boolean] somebody may have gone again while it was not yet their turn
-      def here?(peer) = @peers.include?(peer)
-
-      # @return [Array<Peer>] everyone connected, also those to whom no stream is open yet
-      def peers = @peers.to_a
 
       # Somebody who comes has their turn. What goes wrong then is over with their line.
       # @param peer [Peer]
@@ -233,30 +186,16 @@ module Veranda
         Core::Streams::StreamName.kind(stream) == :place && @performer.copy(stream).state.leader == peer.person.id
       end
 
-      def publish(entry)
-        bytes = Frames.entry(entry)
-        readers(entry.stream).each { |peer| peer.outbox.push(bytes) }
-        @aftermath.of(entry)
-        ask_snapshot(entry)
-      end
+      def follow_up(entry) = @aftermath.of(entry)
 
       # Whoever was turned out is let go of between batches. Until that is done they are told nothing that is not theirs any more.
       def readers(stream)
-        peers = @listeners.to(stream)
+        peers = super
         return peers unless @aftermath.reviewing?
 
         peers.select do |peer|
           peer.sitting_id ? @welcomes.reads?(peer, stream, @performer) : !@door.turned_out?(peer, @performer)
         end
-      end
-
-      def ask_snapshot(entry)
-        copy = @performer.copy(entry.stream)
-        return if entry.seq - copy.kept < Store::Snapshots::EVERY
-
-        due = @hub.archive.log.snapshots.due(copy) or return
-        copy.kept = due
-        @hub.background { @hub.archive.log.snapshots.want(entry.stream, due) }
       end
     end
   end

@@ -47,6 +47,8 @@ module Veranda
         @others = true
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
+        @courses = {}
+        @parts = PartsPlayed.new(self)
         @lessons_of = Core::Recent.new(MOST_CLASSES)
         @rates = Rates.new
         @pace = Pace.new
@@ -70,10 +72,12 @@ module Veranda
       end
 
       # Finds where a person belongs who says hello.
-      # @return [Array(Gathering, Core::Person, String)] and the id of the class, nil for a lesson
+      # @return [Array(Company, Core::Person, String)] and the id of the class, nil for a lesson or a course
       # @raise [Core::Refusal] `not_invited`, `no_such_class`, `no_such_lesson`
-      def admit(person_id, lesson:, sitting:)
+      def admit(person_id, lesson: nil, sitting: nil, course: nil)
         start
+        return admit_to_course(person_id, course) if course
+
         row = sitting && @archive.sittings.fetch(sitting)
         lesson = @archive.lessons.fetch(row ? row[:lesson_id] : lesson.to_s)
         person = @archive.people.in_lesson(person_id, lesson)
@@ -90,6 +94,12 @@ module Veranda
         @gatherings[lesson[:id]] ||= Gathering.new(lesson, self).tap do |gathering|
           background { |task| gathering.run(task) }
         end
+      end
+
+      # @param id [String]
+      # @return [CourseCompany]
+      def course(id)
+        @courses[id] ||= CourseCompany.new(id, self).tap { |company| background { |task| company.run(task) } }
       end
 
       # The boards of a lesson are others than before, or open to others; or who has a part in it.
@@ -112,13 +122,9 @@ module Veranda
         @bus.sign_off(session_id) if @others
       end
 
-      # Ends the connections of people who have no part in a lesson any more.
+      # Ends the connections of people who play no part in a lesson any more, or another one.
       # @param lesson_id [String]
-      def recheck(lesson_id)
-        peers = @gatherings[lesson_id]&.peers || []
-        still = @archive.people.with_part(peers.map { |peer| peer.person.id }, @archive.lessons.fetch(lesson_id))
-        peers.each { |peer| peer.close unless still.include?(peer.person.id) }
-      end
+      def recheck(lesson_id) = @gatherings[lesson_id]&.then { |gathering| @parts.recheck(gathering) }
 
       # Has something done by the process beside that follows what happened in a class, which is then one among those who take
       # turns. What fails is tried again by whatever comes next.
@@ -144,6 +150,14 @@ module Veranda
 
       # Those there are now: while one is waited for, others come and go.
       def gatherings = @gatherings.values
+      def companies = gatherings + @courses.values
+
+      def admit_to_course(person_id, id)
+        person = @archive.people.in_course(person_id, id)
+        raise Core::Refusal.new(:not_invited, 'You do not belong to this course. Ask whoever teaches it.') unless person
+
+        [course(id), person, nil]
+      end
 
       def listen
         @bus.listen(
@@ -163,12 +177,16 @@ module Veranda
       def begun
         @others = @processes.beat
         @bus.arrive
-        gatherings.each { |gathering| gathering.streams.each { |stream| gathering.heard(stream, nil) } }
+        companies.each { |company| company.streams.each { |stream| company.heard(stream, nil) } }
+        @parts.recheck_soon(gatherings)
       end
 
       def heard(stream, seq)
-        gatherings.each { |gathering| gathering.heard(stream, seq) }
-        follow_class(stream) if OF_CLASSES.include?(Core::Streams::StreamName.kind(stream))
+        companies.each { |company| company.heard(stream, seq) }
+        case Core::Streams::StreamName.kind(stream)
+        when *OF_CLASSES then follow_class(stream)
+        when :people then @parts.recheck_soon(gatherings.select { |one| one.lesson[:course_id] == Core::Streams::StreamName.id(stream) })
+        end
       end
 
       # Whoever looks into a lesson here may be in no class of it here, and is turned out with it all the same. Before anything else that is
@@ -198,7 +216,7 @@ module Veranda
       def finish_polls = @archive.log.ballots.overdue.each { |id| aside(:finish_polls, sitting: id) }
 
       def close_where(&)
-        gatherings.each { |gathering| gathering.peers.select(&).each(&:close) }
+        companies.each { |company| company.peers.select(&).each(&:close) }
       end
 
       def every(seconds)
@@ -214,12 +232,11 @@ module Veranda
         @others = @processes.beat
         @presence.beat
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        gatherings.each do |gathering|
-          @presence.sweep(gathering)
-          gathering.peers.each { |peer| peer.close if now - peer.heard_at > SILENCE }
+        gatherings.each { |gathering| @presence.sweep(gathering) }
+        companies.each { |company| company.peers.each { |peer| peer.close if now - peer.heard_at > SILENCE } }
+        [@gatherings, @courses].each do |open|
+          open.select { |_, company| company.deserted? }.each_key { |id| open.delete(id).stop }
         end
-        deserted = @gatherings.select { |_, gathering| gathering.deserted? }
-        deserted.each_key { |lesson_id| @gatherings.delete(lesson_id).stop }
       end
     end
   end

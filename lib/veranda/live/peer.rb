@@ -139,7 +139,7 @@ module Veranda
       end
 
       def admitted(message, tries: Lane::TRIES)
-        @hub.admit(@person_id, lesson: message[:lesson], sitting: message[:sitting])
+        @hub.admit(@person_id, **message.slice(:lesson, :sitting, :course))
       rescue *Store::Database::AWAY
         raise if tries == 1
 

@@ -21,6 +21,7 @@ module Veranda
           required(:v).value(:integer)
           optional(:sitting).value(Core::Types::ID)
           optional(:lesson).value(Core::Types::ID)
+          optional(:course).value(Core::Types::ID)
           optional(:seen).value(:hash)
           optional(:unseen).value(:bool)
         end,

@@ -2,22 +2,18 @@
 
 module Veranda
   module Live
-    # What a peer is told when it arrives, when what it may read or do changes, and after it fell behind.
-    # Runs between batches, so that what a peer is told and what it hears next meet exactly.
+    # What a peer of a lesson or a class is told when it arrives, and when what it may read or do changes.
     class Welcomes
       include Terse
 
-      # Beyond this many entries a snapshot is taken to be smaller than what was missed.
-      CATCH_UP = 300
-      LOST = 'That board is no longer open to you.'
-      private_constant :LOST
-
       # @param archive [Store::Archive]
+      # @param greetings [Greetings]
       # @param listeners [Listeners]
       # @param clock [#call] ms since the epoch
       # @param stood [#call] is told of whoever came, went to another place, or may do other things than before
-      def initialize(archive, listeners, clock:, stood: ->(_peer) {})
+      def initialize(archive, greetings, listeners, clock:, stood: ->(_peer) {})
         @archive = archive
+        @greetings = greetings
         @listeners = listeners
         @clock = clock
         @stood = stood
@@ -27,7 +23,7 @@ module Veranda
       # @return [Core::Refusal, nil] why somebody has no part in the class they ask for
       def turned_away(peer, performer)
         sitting, staff = facts(peer, performer)
-        return if Core::Access.standing(peer.person, sitting, staff)
+        return if Core::Access::InClass.new(peer.person, sitting, staff).standing
         return Core::Refusal.new(:removed, Core::Sittings::Join::REMOVED) if staff.removed.key?(peer.person.id)
         return Core::Refusal.new(:class_ended, 'This class has ended.') if sitting.ended?
 
@@ -38,7 +34,7 @@ module Veranda
       def prepare(peer, performer, seen, lesson)
         boards = boards_for(peer, lesson)
         peer.rights = @allowances.in_lesson(peer, boards, performer, lesson)
-        greet(peer, performer, boards.keys, seen)
+        @greetings.greet(peer, performer, boards.keys, seen)
       end
 
       # After boards were added or changed.
@@ -46,8 +42,8 @@ module Veranda
       def review_lesson(peers, performer, lesson)
         peers.select(&:welcomed).each do |peer|
           boards = boards_for(peer, lesson)
-          adjust(peer, performer, boards.keys)
-          send_rights(peer, @allowances.in_lesson(peer, boards, performer, lesson))
+          @greetings.adjust(peer, performer, boards.keys)
+          @greetings.send_rights(peer, @allowances.in_lesson(peer, boards, performer, lesson))
         end
       end
 
@@ -56,13 +52,8 @@ module Veranda
         sitting, staff = facts(peer, performer)
         peer.rights = @allowances.in_class(peer, sitting, staff, performer)
         stand(peer, sitting, performer)
-        greet(peer, performer, readable(peer, sitting, staff, performer), seen)
+        @greetings.greet(peer, performer, readable(peer, sitting, staff, performer), seen)
         tell_timing(sitting, staff, [peer]) if sitting.open?
-      end
-
-      # Tells a peer all its streams afresh.
-      def again(peer, performer)
-        greet(peer, performer, @listeners.streams_of(peer), {})
       end
 
       # Brings the streams and rights of some peers of a class in line with the rules.
@@ -70,7 +61,7 @@ module Veranda
       def review(peers, performer)
         peers.select(&:welcomed).each do |peer|
           sitting, staff = facts(peer, performer)
-          adjust(peer, performer, readable(peer, sitting, staff, performer))
+          @greetings.adjust(peer, performer, readable(peer, sitting, staff, performer))
           tell_rights(peer, performer)
         end
       end
@@ -81,7 +72,7 @@ module Veranda
 
         sitting, staff = facts(peer, performer)
         stood = how_stands(peer)
-        send_rights(peer, @allowances.in_class(peer, sitting, staff, performer))
+        @greetings.send_rights(peer, @allowances.in_class(peer, sitting, staff, performer))
         stand(peer, sitting, performer)
         @stood.call(peer) if stood != how_stands(peer)
       end
@@ -91,14 +82,14 @@ module Veranda
       def follow(peer, streams, performer)
         sitting, staff = facts(peer, performer)
         peer.following = streams
-        adjust(peer, performer, readable(peer, sitting, staff, performer), quietly: true)
+        @greetings.adjust(peer, performer, readable(peer, sitting, staff, performer), quietly: true)
       end
 
       # @return [Boolean] whether a peer of a class may read a stream of it now
       def reads?(peer, stream, performer)
         sitting, staff = facts(peer, performer)
         own = performer.copy(Core::Streams::StreamName.own(sitting.id, peer.person.id)).state
-        Core::Access.reads?(peer.person, sitting, staff, stream, own)
+        Core::Access::InClass.new(peer.person, sitting, staff, own).reads?(stream)
       end
 
       # @return [Boolean] whether a peer may do something on a stream, as it was last told
@@ -132,8 +123,8 @@ module Veranda
 
       def readable(peer, sitting, staff, performer)
         own = performer.copy(Core::Streams::StreamName.own(sitting.id, peer.person.id)).state
-        followed = peer.following.select { |stream| Core::Access.reads?(peer.person, sitting, staff, stream, own) }
-        Core::Access.streams(peer.person, sitting, staff, own) | followed
+        followed = peer.following.select { |stream| Core::Access::InClass.new(peer.person, sitting, staff, own).reads?(stream) }
+        Core::Access::InClass.new(peer.person, sitting, staff, own).streams | followed
       end
 
       # @return [Hash{String => Hash}] boards by stream
@@ -152,59 +143,6 @@ module Veranda
 
         Core::Streams::Concern.new(stream, sitting_id: peer.sitting_id, by: peer.person.id, input: {}).name(:place)
       end
-
-      def adjust(peer, performer, readable, quietly: false)
-        present = @listeners.streams_of(peer)
-        gain(peer, performer, readable - present)
-        lose(peer, present - readable, quietly: quietly)
-      end
-
-      def greet(peer, performer, streams, seen)
-        peer.welcomed = true
-        parts = streams.map { |stream| part(stream, performer.copy(stream), seen[stream]) }
-        streams.each { |stream| @listeners.add(stream, peer) }
-        you = { id: peer.person.id, name: peer.person.name, role: peer.person.role, staff: peer.person.staff? }
-        peer.send_message(t: 'welcome', v: Protocol::VERSION, you: you, rights: plain(peer.rights), streams: parts)
-      end
-
-      # What was missed of a stream, or all of it when that is less.
-      def part(stream, copy, seen)
-        missed = seen.is_a?(Integer) && seen.between?(0, copy.seq) ? copy.seq - seen : nil
-        return { stream: stream, head: copy.seq, view: copy.state.view } if missed.nil? || missed > CATCH_UP
-
-        # Another process may have added more by now; that comes as entries.
-        entries = missed.zero? ? [] : @archive.log.entries(stream, after: seen, last: copy.seq)
-        { stream: stream, head: copy.seq, entries: entries.map { |entry| Frames.plain(entry) } }
-      end
-
-      def gain(peer, performer, streams)
-        streams.each do |stream|
-          copy = performer.copy(stream)
-          @listeners.add(stream, peer)
-          peer.send_message(t: 'gained', stream: stream, head: copy.seq, view: copy.state.view)
-        end
-      end
-
-      # @param quietly [Boolean] whether it was they who wished it
-      def lose(peer, streams, quietly:)
-        streams.each do |stream|
-          @listeners.remove(stream, peer)
-          says = LOST if stream.start_with?('board/') && !quietly && !of_room?(stream)
-          peer.send_message(**{ t: 'lost', stream: stream, says: says }.compact)
-        end
-      end
-
-      # Who goes out of a room knows it.
-      def of_room?(stream) = !Core::Rooms::Activities.room_of_board(Core::Streams::StreamName.id(stream)).nil?
-
-      def send_rights(peer, rights)
-        return if peer.rights == rights
-
-        peer.rights = rights
-        peer.send_message(t: 'rights', rights: plain(rights))
-      end
-
-      def plain(rights) = rights.transform_values { |answers| answers.transform_values(&:to_h) }
     end
   end
 end

@@ -81,7 +81,7 @@ module Veranda
 
         names = Core::Streams::StreamName
         states = [names.sitting(row[:sitting_id]), names.staff(row[:sitting_id])].map { |name| @archive.log.state(name).first }
-        Core::Access.reads?(person, *states, names.board(row[:id]))
+        Core::Access::InClass.new(person, *states).reads?(names.board(row[:id]))
       end
 
       def courses = @courses ||= @person ? @archive.people.courses(@person[:id]) : {}
@@ -128,7 +128,7 @@ module Veranda
         states = [names.sitting(sitting_id), names.staff(sitting_id), names.own(sitting_id, person.id)].map do |name|
           @archive.log.state(name).first
         end
-        Core::Access.reads?(person, *states.first(2), stream, states.last)
+        Core::Access::InClass.new(person, *states.first(2), states.last).reads?(stream)
       end
 
       def recorded_words?(stream)

@@ -28,7 +28,7 @@ module Veranda
         GuestFacts: object({ guests: list(object({ **NAMED, link_id: maybe(STRING) })), links: list(shape(:LinkRow)) },
                            about: "Who came into a lesson's classes by link, and the links that still let people in."),
         Course: object({ **NAMED, role: STRING }),
-        CoursePolicy: object({ private_in_transcripts: BOOLEAN, keep_recordings: maybe(INTEGER), add_missed: BOOLEAN, language: STRING },
+        CoursePolicy: object(Views::POLICIES,
                              about: 'What a course keeps; `keep_recordings`: for how many days, for ever where it does not say.')
       }.freeze
 

@@ -7,7 +7,7 @@ module Veranda
       include Language
 
       SIGNED = { author: STRING }.freeze
-      PEOPLE = object({ people: list(STRING) })
+      NAMED = object({ people: list(STRING) })
 
       BOARD = {
         edited: object({ ops: list(shape(:Op)) },
@@ -27,7 +27,7 @@ module Veranda
         ended: object({}),
         joined: object({ people: list(object({ id: STRING, name: STRING, role: Views::ROLE })), place: STRING }),
         seated: object({ people: list(STRING), place: STRING }),
-        out: PEOPLE,
+        out: NAMED,
         dropped: object({}),
         left: object({}),
         moved: object({ step: STRING }),
@@ -50,9 +50,9 @@ module Veranda
       STAFF = {
         waits: object({ id: STRING, name: STRING, role: Views::ROLE }, may: { held: BOOLEAN, link_of: STRING }),
         removed: Views::PERSON,
-        let_back: PEOPLE,
+        let_back: NAMED,
         doors_set: object({ each: BOOLEAN }),
-        waits_no_more: PEOPLE,
+        waits_no_more: NAMED,
         cued: object({ cue: STRING }),
         cue_refused: shape(:CueRefusal),
         thread_begun: shape(:ThreadRow),
@@ -95,7 +95,7 @@ module Veranda
         clip_off: object({}),
         spoke: object({ ms: INTEGER }),
         signalled: object({ signal: Views::SIGNAL }),
-        signal_off: PEOPLE,
+        signal_off: NAMED,
         signals_cleared: object({}),
         together: object({}),
         roaming: object({}),
@@ -148,7 +148,17 @@ module Veranda
         questions_set: object({ review: BOOLEAN, nameless: BOOLEAN })
       }.freeze
 
-      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL, **QUESTIONS }.freeze
+      COURSE = { course_begun: object({ name: STRING }, may: Views::POLICIES),
+                 course_set: object({}, may: { name: STRING, **Views::POLICIES }) }.freeze
+
+      PEOPLE = { enrolled: object({ people: list(shape(:CoursePerson)) }), role_given: object({ id: STRING, role: Views::COURSE_ROLE }),
+                 taken_out: object({ id: STRING }) }.freeze
+
+      # @param kind [Symbol] of stream
+      # @return [Hash{Symbol => Hash}] kinds of its entries
+      def self.of(kind) = const_get(kind.to_s.upcase)
+
+      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL, **QUESTIONS, **COURSE, **PEOPLE }.freeze
 
       FIELDS = { seq: INTEGER, at: MOMENT, by: STRING }.freeze
 

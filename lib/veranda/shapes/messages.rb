@@ -69,7 +69,7 @@ module Veranda
       # The view of a stream by its kind, as in a welcome or when it was gained.
       VIEWS = { board: :BoardView, sitting: :SittingView, staff: :StaffView, place: :PlaceView, exchange: :ExchangeView,
                 thread: :ThreadView, own: :OwnView,
-                poll: :PollView, questions: :QuestionsView, asked: :QuestionsView }.freeze
+                poll: :PollView, questions: :QuestionsView, asked: :QuestionsView, course: :CourseView, people: :PeopleView }.freeze
     end
   end
 end

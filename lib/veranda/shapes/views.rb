@@ -17,6 +17,8 @@ module Veranda
       RULES = by_name(BOOLEAN)
       SHOWN = object({ board: STRING, page: STRING })
       TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
+      COURSE_ROLE = one_of(Core::Courses::People::ROLES)
+      POLICIES = { private_in_transcripts: BOOLEAN, keep_recordings: maybe(INTEGER), add_missed: BOOLEAN, language: STRING }.freeze
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
       FLOOR = object({ person: STRING, with: list(STRING), since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
@@ -142,7 +144,12 @@ module Veranda
                           copies: list(shape(:OwnCopyRow)), pair: maybe(shape(:Partners)), asked: maybe(shape(:Asked)),
                           invitation: maybe(shape(:Invitation)),
                           rooms: list(shape(:RoomKept)) },
-                        about: 'What concerns one person in a class and nobody else.')
+                        about: 'What concerns one person in a class and nobody else.'),
+
+        CourseView: object({ name: maybe(STRING), **POLICIES },
+                           about: 'A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.'),
+        CoursePerson: object({ id: STRING, name: STRING, role: COURSE_ROLE }),
+        PeopleView: object({ people: list(shape(:CoursePerson)) }, about: 'Who belongs to a course, and the part each plays there.')
       }.freeze
     end
   end

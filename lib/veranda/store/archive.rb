@@ -42,15 +42,6 @@ module Veranda
 
       # @return [Hash] `{ id:, name:, private_in_transcripts:, keep_recordings:, add_missed:, language: }`
       def course(id) = @db[:courses].first(id: id)
-
-      # @param changes [Hash] `private_in_transcripts:`, `keep_recordings:`, `add_missed:`, `language:`
-      def update_course(id, **changes)
-        @db.transaction do
-          @db[:courses].where(id: id).update(changes)
-          # What was found by other stems is read anew.
-          @db[:recordings].where(sitting_id: @sittings.ids_of_course(id)).update(read_at: nil) if changes.key?(:language)
-        end
-      end
     end
   end
 end

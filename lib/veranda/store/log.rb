@@ -25,7 +25,7 @@ module Veranda
 
       CHANNEL = 'veranda_entries'
       # What is noted in tables beside it, in the same commit.
-      BESIDE = [MaterialUses, SittingStatus, TurnedOut].freeze
+      BESIDE = [MaterialUses, SittingStatus, TurnedOut, CourseTables].freeze
       ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
 
       include Counting
@@ -103,12 +103,21 @@ module Veranda
         end
       end
 
-      # @param kind [String]
-      # @param sitting [String] id of a class
+      # @param kind [Symbol, String]
+      # @param id [String] of a class, or of a course
       # @return [Array<String>] names of the streams of one kind that belong to parts of it
-      def parts_of(kind, sitting)
+      def parts_of(kind, id)
         # What lies between a dot and the sign after it is found by the index.
-        @db[:streams].where { (name >= "#{kind}/#{sitting}.") & (name < "#{kind}/#{sitting}/") }.select_order_map(:name)
+        @db[:streams].where { (name >= "#{kind}/#{id}.") & (name < "#{kind}/#{id}/") }.select_order_map(:name)
+      end
+
+      # @param owner [Symbol] see {Core::Streams::Kind#owner}
+      # @param id [String]
+      # @return [Array<String>] names of all streams that belong to one class or course
+      def of_whole(owner, id)
+        kinds = Core::Streams::Kinds.belonging_to(owner)
+        @db[:streams].where(name: kinds.map { |kind| kind.name(id) }).select_map(:name) +
+          kinds.select(&:part).flat_map { |kind| parts_of(kind.kind, id) }
       end
 
       # @param names [Array<String>]

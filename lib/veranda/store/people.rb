@@ -65,11 +65,6 @@ module Veranda
 
       def keep_sticks(person_id, sticks) = @db[:people].where(id: person_id).update(sticks: Sequel.pg_jsonb(sticks))
 
-      def enrol(course_id, person_id, role)
-        @db[:memberships].insert_conflict(target: %i[course_id person_id], update: { role: role })
-                         .insert(course_id: course_id, person_id: person_id, role: role)
-      end
-
       # Lets someone into the classes of one lesson.
       # @param link_id [String, nil] the link they came by; with it they can be sent off again
       def admit(lesson_id, person_id, link_id: nil)
@@ -97,8 +92,19 @@ module Veranda
       # @param lesson [Hash]
       # @return [Core::Person, nil] nil for strangers
       def in_lesson(person_id, lesson)
-        row = person_id && @db[ROLES, person: person_id, course: lesson[:course_id], lesson: lesson[:id]].first
-        Core::Person.new(**row.slice(:id, :name, :role)) if row && row[:role]
+        row = person_id && parts([person_id], lesson).first
+        Core::Person.new(**row) if row
+      end
+
+      # @param ids [Array<String>]
+      # @return [Hash{String => String}] the part of each of them who plays any in a lesson
+      def roles_in(ids, lesson) = parts(ids, lesson).to_h { |row| row.values_at(:id, :role) }
+
+      # @return [Core::Person, nil] somebody as they belong to a course; nil for those who do not
+      def in_course(person_id, course_id)
+        row = @db[:memberships].join(:people, id: :person_id).where(course_id: course_id, person_id: person_id)
+                               .select(Sequel[:people][:id], Sequel[:people][:name], :role).first
+        Core::Person.new(**row) if row
       end
 
       # @return [Boolean] whether somebody was let into a lesson's classes by link, and still is
@@ -116,15 +122,21 @@ module Veranda
       end
 
       ROLES = <<~SQL
-        SELECT people.id, people.name,
-               CASE WHEN stand_in THEN 'stand_in'
-                    ELSE coalesce(role, CASE WHEN guests.person_id IS NOT NULL THEN 'guest' END) END AS role
-        FROM people
-        LEFT JOIN memberships ON memberships.person_id = people.id AND memberships.course_id = :course
-        LEFT JOIN guests ON guests.person_id = people.id AND guests.lesson_id = :lesson AND guests.revoked_at IS NULL
-        WHERE people.id = :person
+        SELECT * FROM (
+          SELECT people.id, people.name,
+                 CASE WHEN stand_in THEN 'stand_in'
+                      ELSE coalesce(role, CASE WHEN guests.person_id IS NOT NULL THEN 'guest' END) END AS role
+          FROM people
+          LEFT JOIN memberships ON memberships.person_id = people.id AND memberships.course_id = :course
+          LEFT JOIN guests ON guests.person_id = people.id AND guests.lesson_id = :lesson AND guests.revoked_at IS NULL
+          WHERE people.id IN :people
+        ) AS parts WHERE role IS NOT NULL
       SQL
       private_constant :ROLES
+
+      private
+
+      def parts(ids, lesson) = @db[ROLES, people: ids, course: lesson[:course_id], lesson: lesson[:id]].all
     end
   end
 end

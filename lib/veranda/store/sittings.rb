@@ -189,14 +189,11 @@ module Veranda
 
       def forget(id)
         boards = @db[:boards].where(rehearsal_id: id).select_map(:id).map { |board| Core::Streams::StreamName.board(board) }
-        own = %w[own place exchange thread poll answers].map { |kind| Sequel.like(:name, "#{kind}/#{@db[:streams].escape_like(id)}.%") }
-        names = @db[:streams].where(Sequel.|(*own)).select_map(:name) | streams(id) | boards | beside(id)
+        names = @log.of_whole(:class, id) | boards
         @log.forget(names)
         @log.ballots.forget(names.grep(%r{\A(poll|questions)/}))
         @db[:sittings].where(id: id).delete
       end
-
-      def beside(id) = %i[questions asked recording].map { |kind| Core::Streams::StreamName.public_send(kind, id) }
 
       # Streams of single people begin when they come.
       def streams(id)

@@ -9,8 +9,7 @@ module Veranda
     class RecordingLines
       STOOD = Core::Streams::Fold::STOOD
       # Kinds of entries by kind of stream.
-      KINDS = { 'sitting' => Shapes::Entries::SITTING, 'place' => Shapes::Entries::PLACE, 'exchange' => Shapes::Entries::EXCHANGE,
-                'board' => Shapes::Entries::BOARD, 'poll' => Shapes::Entries::POLL, 'questions' => Shapes::Entries::QUESTIONS }.freeze
+      KINDS = Core::Streams::Kinds.recorded.to_h { |kind| [kind.kind.to_s, Shapes::Entries.of(kind.kind)] }.freeze
       # What a stream stood at is a view of it.
       STOODS = KINDS.keys.to_h do |kind|
         view = Shapes::Language.shape(Shapes::Messages::VIEWS.fetch(kind.to_sym))

@@ -15,7 +15,7 @@ RSpec.describe 'Threads' do
     words.do(by, 'exchange.begin_thread', { id: id, people: people.map(&:id), staff: staff, post: { id: "#{id}-first", text: text } })
   end
 
-  def reads(who) = Core::Access.streams(who, hall.state, hall.staff, hall.own(who.id)).include?('thread/s1.t')
+  def reads(who) = Core::Access::InClass.new(who, hall.state, hall.staff, hall.own(who.id)).streams.include?('thread/s1.t')
   def everyone_who_reads = [odalys, tomas, farah, jonas, person(:oona)].select { |who| reads(who) }.map(&:id)
 
   before { hall.do(tomas, 'class.join') }
@@ -31,7 +31,7 @@ RSpec.describe 'Threads' do
     begin_thread(farah, staff: true)
     expect(everyone_who_reads).to eq(%w[odalys tomas farah])
     begin_thread(jonas, [tomas], id: 'u')
-    mine = [odalys, tomas, jonas].select { |who| Core::Access.reads?(who, hall.state, hall.staff, 'thread/s1.u', hall.own(who.id)) }
+    mine = [odalys, tomas, jonas].select { |who| Core::Access::InClass.new(who, hall.state, hall.staff, hall.own(who.id)).reads?('thread/s1.u') }
     expect(mine).to eq([tomas, jonas])
   end
 
@@ -41,7 +41,7 @@ RSpec.describe 'Threads' do
     expect(reads(odalys)).to be(false)
     begin_thread(farah, [jonas], id: 'u')
     hall.do(odalys, 'class.set_exchange', { oversight: false })
-    expect(Core::Access.reads?(odalys, hall.state, hall.staff, 'thread/s1.u', hall.own('odalys'))).to be(true)
+    expect(Core::Access::InClass.new(odalys, hall.state, hall.staff, hall.own('odalys')).reads?('thread/s1.u')).to be(true)
   end
 
   it 'between students need the right to write to one another; with staff they never do' do

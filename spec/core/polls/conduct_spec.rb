@@ -16,7 +16,7 @@ RSpec.describe 'Polls in a class' do
   def poll(id = 'p') = hall.world.state("poll/s1.#{id}")
   def answers(id = 'p') = hall.world.state("answers/s1.#{id}")
   def results(question = crossing) = Core::Polls::Results.new(question, answers)
-  def streams(who) = Core::Access.streams(person(who), hall.state, hall.staff, hall.own(who))
+  def streams(who) = Core::Access::InClass.new(person(who), hall.state, hall.staff, hall.own(who)).streams
 
   it 'are known to nobody but staff until they are opened, and then without what is right' do
     stage(crossing.merge(explanation: 'Red has Green on her starboard side.'))
@@ -25,8 +25,8 @@ RSpec.describe 'Polls in a class' do
     expect(streams(:farah)).to include('poll/s1.p')
     expect(poll.view.to_s).not_to match(/right|starboard/)
     expect(streams(:odalys).grep(/answers/) + streams(:farah).grep(/answers/)).to be_empty
-    %i[odalys farah].each { |who| expect(Core::Access.reads?(person(who), hall.state, hall.staff, 'answers/s1.p', hall.own(who))).to be(false) }
-    expect(Core::Access.reads?(person(:odalys), hall.state, hall.staff, 'poll/s2.p', hall.own(:odalys))).to be(false)
+    %i[odalys farah].each { |who| expect(Core::Access::InClass.new(person(who), hall.state, hall.staff, hall.own(who)).reads?('answers/s1.p')).to be(false) }
+    expect(Core::Access::InClass.new(person(:odalys), hall.state, hall.staff, hall.own(:odalys)).reads?('poll/s2.p')).to be(false)
   end
 
   it 'take the last answer of each while they are open, and of nobody else' do

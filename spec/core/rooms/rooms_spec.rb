@@ -29,7 +29,7 @@ RSpec.describe 'Breakout rooms' do
   end
 
   def where(id) = hall.state.seats[id].place
-  def streams(who) = Core::Access.streams(who, hall.state, hall.staff, hall.own(who.id))
+  def streams(who) = Core::Access::InClass.new(who, hall.state, hall.staff, hall.own(who.id)).streams
   def draw(by, board, id) = Stage::Track.new("board/#{board}", hall.world).do(by, 'board.put', { marks: [box(id, 10, 10)] })
 
   it 'is dealt with staff alone knowing of it, until rooms open' do
@@ -49,7 +49,7 @@ RSpec.describe 'Breakout rooms' do
     expect(hall.place('r1').rules.for_all(:add)).to be(true)
     expect(streams(farah)).to include('place/s1.r1', 'exchange/s1.r1', 'board/r1--b')
     expect(streams(farah)).not_to include('place/s1.main', 'place/s1.r2', 'board/r2--b')
-    expect(Core::Access.reads?(jonas, hall.state, hall.staff, 'board/r1--b')).to be(false)
+    expect(Core::Access::InClass.new(jonas, hall.state, hall.staff).reads?('board/r1--b')).to be(false)
   end
 
   it 'has rules of its own: who may not draw in the main room may do so in theirs, and the floor there is nobody elses' do
@@ -216,7 +216,7 @@ RSpec.describe 'Breakout rooms' do
   end
 
   it 'is read by staff while they are in it, and from outside only where its doors are open, which is told inside' do
-    reads = -> { %w[r1 r2].map { |room| Core::Access.reads?(odalys, hall.state, hall.staff, "exchange/s1.#{room}") } }
+    reads = -> { %w[r1 r2].map { |room| Core::Access::InClass.new(odalys, hall.state, hall.staff).reads?("exchange/s1.#{room}") } }
     deal(%w[farah], %w[jonas])
     open_rooms
     hall.do(odalys, 'rooms.step_in', { to: 'r1', from: 'main' })
@@ -252,7 +252,7 @@ RSpec.describe 'Breakout rooms' do
   end
 
   it 'is shared with all of the class once it is closed, if staff share it, also after the class' do
-    reads = ->(who) { Core::Access.reads?(who, hall.state, hall.staff, 'board/r1--b') }
+    reads = ->(who) { Core::Access::InClass.new(who, hall.state, hall.staff).reads?('board/r1--b') }
     share = ->(on) { hall.do(odalys, 'rooms.share', { activity: 'fog', room: 'r1', on: on }) }
     deal(%w[farah], %w[jonas])
     open_rooms

@@ -92,6 +92,6 @@ RSpec.describe 'Working in pairs' do
     hall.do(odalys, 'class.rule', { right: 'draw', allow: false })
     copy = Stage::Track.new('board/c1', hall.world)
     [farah, jonas].each { |one| copy.do(one, 'board.put', { marks: [stroke("of-#{one.id}")] }) }
-    expect([farah, jonas, person(:oona)].map { |one| Core::Access.reads?(one, hall.state, hall.staff, 'board/c1') }).to eq([true, true, false])
+    expect([farah, jonas, person(:oona)].map { |one| Core::Access::InClass.new(one, hall.state, hall.staff).reads?('board/c1') }).to eq([true, true, false])
   end
 end

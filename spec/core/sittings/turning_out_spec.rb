@@ -9,7 +9,7 @@ RSpec.describe 'Coming in by leave, and being sent out' do
   let(:oona) { person(:oona) }
 
   def turn(verb, who, place: 'main', by: odalys) = hall.do(by, "class.#{verb}", { person: who.to_s, place: place })
-  def reads(who) = Core::Access.streams(person(who), hall.state, hall.staff)
+  def reads(who) = Core::Access::InClass.new(person(who), hall.state, hall.staff).streams
   def let_in(*people) = hall.do(odalys, 'class.let_in', { people: people.map(&:to_s) })
 
   describe 'sent back to wait' do
@@ -55,7 +55,7 @@ RSpec.describe 'Coming in by leave, and being sent out' do
     it 'reads nothing and cannot come, by whichever door, until let back; and then waits like others' do
       turn('remove', :farah)
       expect(reads(:farah)).to be_empty
-      expect(Core::Access.standing(farah, hall.state, hall.staff)).to be_nil
+      expect(Core::Access::InClass.new(farah, hall.state, hall.staff).standing).to be_nil
       expect { hall.do(farah, 'class.join') }.to refusing(:removed)
       expect(hall.staff.removed.keys).to eq(['farah'])
       expect(hall.own('farah').place).to eq('waiting')

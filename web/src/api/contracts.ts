@@ -474,6 +474,20 @@ export interface Commands {
     id: string;
     sign?: 'agree' | 'thanks' | 'good' | 'puzzled';
   };
+  'course.set': {
+    name?: string;
+    private_in_transcripts?: boolean;
+    keep_recordings?: null | number;
+    add_missed?: boolean;
+    language?: string;
+  };
+  'people.give_role': {
+    person: string;
+    role: 'instructor' | 'assistant' | 'student';
+  };
+  'people.take_out': {
+    person: string;
+  };
 }
 
 export const VERSION = 2;

@@ -951,6 +951,46 @@ export type Entry =
       at: number;
       by: string;
       cmd?: string | null;
+    }
+  | {
+      kind: 'course_begun';
+      body: CourseBegunBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'course_set';
+      body: CourseSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'enrolled';
+      body: EnrolledBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'role_given';
+      body: RoleGivenBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'taken_out';
+      body: TakenOutBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
     };
 export type Right =
   | 'speak'
@@ -1209,6 +1249,9 @@ export interface Shapes {
   Post: Post;
   OwnCopyRow: OwnCopyRow;
   OwnView: OwnView;
+  CourseView: CourseView;
+  CoursePerson: CoursePerson;
+  PeopleView: PeopleView;
   EditedBody: EditedBody;
   PageAddedBody: PageAddedBody;
   LaidBody: LaidBody;
@@ -1319,6 +1362,11 @@ export interface Shapes {
   AnsweringBody: AnsweringBody;
   QuestionAnsweredBody: QuestionAnsweredBody;
   QuestionsSetBody: QuestionsSetBody;
+  CourseBegunBody: CourseBegunBody;
+  CourseSetBody: CourseSetBody;
+  EnrolledBody: EnrolledBody;
+  RoleGivenBody: RoleGivenBody;
+  TakenOutBody: TakenOutBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -2483,6 +2531,27 @@ export interface OwnView {
   invitation: Invitation | null;
   rooms: RoomKept[];
 }
+/**
+ * A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.
+ */
+export interface CourseView {
+  name: string | null;
+  private_in_transcripts: boolean;
+  keep_recordings: number | null;
+  add_missed: boolean;
+  language: string;
+}
+export interface CoursePerson {
+  id: string;
+  name: string;
+  role: 'instructor' | 'assistant' | 'student';
+}
+/**
+ * Who belongs to a course, and the part each plays there.
+ */
+export interface PeopleView {
+  people: CoursePerson[];
+}
 export interface EditedBody {
   ops: Op[];
   author?: string;
@@ -2959,6 +3028,30 @@ export interface QuestionAnsweredBody {
 export interface QuestionsSetBody {
   review: boolean;
   nameless: boolean;
+}
+export interface CourseBegunBody {
+  name: string;
+  private_in_transcripts?: boolean;
+  keep_recordings?: number | null;
+  add_missed?: boolean;
+  language?: string;
+}
+export interface CourseSetBody {
+  name?: string;
+  private_in_transcripts?: boolean;
+  keep_recordings?: number | null;
+  add_missed?: boolean;
+  language?: string;
+}
+export interface EnrolledBody {
+  people: CoursePerson[];
+}
+export interface RoleGivenBody {
+  id: string;
+  role: 'instructor' | 'assistant' | 'student';
+}
+export interface TakenOutBody {
+  id: string;
 }
 export interface Answer {
   allowed: boolean;

@@ -47,6 +47,9 @@ module Veranda
         # @return [Array<Hash>] rooms that are open
         def open_rooms = (open&.fetch(:rooms) || []).select { |room| room[:open] }
 
+        # @return [Boolean] whether staff read and hear what goes on in rooms that they are not in
+        def doors_open? = open&.dig(:plan, :open_doors) || false
+
         # @param id [String] of a room
         # @return [Hash, nil]
         def room(id) = @by_id.each_value.flat_map { |activity| activity[:rooms] }.find { |room| room[:id] == id }

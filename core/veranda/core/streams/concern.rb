@@ -5,13 +5,18 @@ module Veranda
     module Streams
       # Which streams one command has to do with, worked out from its home stream before any state is read:
       # commands speak of `:sitting`, `:staff`, `:main`, `:waiting`, `:place` (the place of the home stream),
-      # `:own` (of whoever asks) and `:home`.
+      # `:own` (of whoever asks), of a course's `:course` and `:people`, and of `:home`.
       #
       #   concern = Concern.new('exchange/7.main', sitting_id: '7', by: 'farah', input: {})
       #   concern.name(:place) #=> "place/7.main"
       class Concern
+        OF_COURSE = %i[course people].freeze
+        private_constant :OF_COURSE
+
         # @return [String, nil] id of the class; nil where there is none
         attr_reader :sitting_id
+        # @return [String, nil] id of the course, of what happens in none of its classes
+        attr_reader :course_id
         # @return [Hash] the command's input
         attr_reader :input
 
@@ -22,15 +27,17 @@ module Veranda
         def initialize(home, sitting_id:, by:, input:)
           @home = home
           @sitting_id = sitting_id
+          @course_id = StreamName.course_id(home)
           @by = by
           @input = input
         end
 
         # @param role [Symbol, String] as above; names of streams stand for themselves
-        # @return [String, nil] nil when there is no class
+        # @return [String, nil] nil when there is no class, or no course
         def name(role)
           return role if role.is_a?(String)
           return @home if role == :home
+          return @course_id && StreamName.public_send(role, @course_id) if OF_COURSE.include?(role)
 
           @sitting_id && within(role)
         end

@@ -22,13 +22,7 @@ module Veranda
 
         # @param name [String] name of the stream
         # @return [Class]
-        def state_class(name)
-          @states ||= { board: Boards::Board, sitting: Sittings::Sitting, staff: Sittings::StaffFacts, place: Sittings::Place,
-                        own: Sittings::OwnFacts, exchange: Exchange::Posts, thread: Exchange::Thread, poll: Polls::Poll,
-                        answers: Polls::Answers, questions: Questions::Questions, asked: Questions::Questions,
-                        recording: Recordings::Edits }.freeze
-          @states[StreamName.kind(name)]
-        end
+        def state_class(name) = Kinds.of(name).state_class
 
         # @return [Object] empty state
         def start(name) = state_class(name).new

@@ -3,47 +3,24 @@
 module Veranda
   module Core
     module Streams
-      # Names of streams, `kind/id`. Those of a class carry its id; what belongs to one place of it, or
-      # to one person in it, says so after a dot:
+      # Names of streams, `kind/id`. Those of a class carry its id, those of a course the course's; what belongs to one place of it, or
+      # to one person in it, says so after a dot. {Kinds} has all kinds; each has a method here that makes its names:
       #
-      #   sitting/ID            what concerns the whole class
-      #   staff/ID              what only staff may read
-      #   place/ID.main         what is on show, rules, timer and hands of one place
-      #   exchange/ID.main      what is written in that place
-      #   thread/ID.THREAD      what a few people write to one another
-      #   own/ID.PERSON         what concerns one person
-      #   poll/ID.POLL          a poll: what is asked, its rounds, what was shown of the answers
-      #   answers/ID.POLL       what was answered to it, for the server alone
-      #   questions/ID          what was asked, for everyone
-      #   asked/ID              what was asked and waits for review, for staff
-      #   recording/ID          how the recording of the class was edited, for the server alone
-      #   board/ID              marks
+      #   StreamName.sitting('7')        #=> "sitting/7"
+      #   StreamName.place('7', 'main')  #=> "place/7.main"
       module StreamName
-        KINDS = %w[sitting staff place exchange thread own poll answers questions asked recording board].to_h do |kind|
-          [kind, kind.to_sym]
-        end.freeze
         PATTERN = %r{\A[a-z]{1,12}/[\w-]{1,40}(?:\.[\w-]{1,40})?\z}
 
         module_function
 
-        def sitting(id) = "sitting/#{id}"
-        def staff(sitting_id) = "staff/#{sitting_id}"
-        def board(id) = "board/#{id}"
-        def place(sitting_id, place) = "place/#{sitting_id}.#{place}"
-        def exchange(sitting_id, place = Sittings::Places::MAIN) = "exchange/#{sitting_id}.#{place}"
-        def thread(sitting_id, thread_id) = "thread/#{sitting_id}.#{thread_id}"
-        def poll(sitting_id, poll_id) = "poll/#{sitting_id}.#{poll_id}"
-        def answers(sitting_id, poll_id) = "answers/#{sitting_id}.#{poll_id}"
-        def questions(sitting_id) = "questions/#{sitting_id}"
-        def asked(sitting_id) = "asked/#{sitting_id}"
-        def recording(sitting_id) = "recording/#{sitting_id}"
-        def own(sitting_id, person_id) = "own/#{sitting_id}.#{person_id}"
+        Kinds::ALL.each_value { |kind| define_method(kind.kind) { |*facts| kind.name(*facts) } }
+        module_function(*Kinds::ALL.keys)
 
         # @param name [String]
         # @return [Symbol] the kind of stream
         # @raise [Refusal] `unknown_stream`
         def kind(name)
-          KINDS[name.to_s[%r{\A[a-z]+(?=/)}]] || raise(Refusal.new(:unknown_stream, 'There is no such board or class.'))
+          Kinds::NAMES[name.to_s[%r{\A[a-z]+(?=/)}]] || raise(Refusal.new(:unknown_stream, 'There is no such board or class.'))
         end
 
         # @return [String] what follows the slash, up to the dot
@@ -53,7 +30,13 @@ module Veranda
         def part(name) = name[/\.(.*)\z/, 1]
 
         # @return [String, nil] id of the class that a stream belongs to; nil for boards, which outlive classes
-        def sitting_id(name) = kind(name) == :board ? nil : id(name)
+        def sitting_id(name) = of(name, :class)
+
+        # @return [String, nil] id of the course that a stream belongs to
+        def course_id(name) = of(name, :course)
+
+        def of(name, owner) = Kinds.of(name).owner == owner ? id(name) : nil
+        private_class_method :of
       end
     end
   end

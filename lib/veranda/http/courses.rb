@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Http
+    # Courses: those that one belongs to, and what each keeps of its classes. Who belongs to one is told live, see {Live::CourseCompany}.
+    class Courses < Resource
+      POLICIES = Core::Courses::Course::POLICIES.keys.freeze
+
+      get '/api/courses' do
+        roles = archive.people.courses(someone![:id])
+        json(roles.map { |id, role| { id: id, name: archive.course(id)[:name], role: role } }.sort_by { |course| course[:name] })
+      end
+
+      # What a course keeps of its classes, and for how long.
+      get '/api/courses/:id/policy' do |id|
+        teaching!(id)
+        json(archive.course(id).slice(*POLICIES))
+      end
+
+      patch '/api/courses/:id' do |id|
+        person = archive.people.in_course(someone![:id], id)
+        raise Core::Refusal.new(:staff_only, 'Only instructors decide that.') unless person
+
+        Deciding::Perform.call(archive.log, 'course.set', input, stream: Core::Streams::StreamName.course(id), by: person)
+        json(archive.course(id).slice(:name, *POLICIES))
+      end
+    end
+  end
+end
