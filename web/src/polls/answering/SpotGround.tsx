@@ -63,12 +63,6 @@ function BoardGround({ board, page, onHeight }: { board: string; page?: string; 
     if (holder.current) setWidth(holder.current.clientWidth || 320);
   }, []);
   return (
-    <div ref={holder}>
-      {state ? (
-        <PageThumb marks={marks} facts={facts} width={width} />
-      ) : (
-        <NotThere key={board} />
-      )}
-    </div>
+    <div ref={holder}>{state ? <PageThumb marks={marks} facts={facts} width={width} /> : <NotThere key={board} />}</div>
   );
 }

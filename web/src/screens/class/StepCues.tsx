@@ -88,9 +88,7 @@ export function StepCues({ sitting, staff, place, stream, step, at, onPoll }: Pr
                   sx={{ width: 1, justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
                 >
                   {capital(cueName(cue, staff.boards))}
-                  {!refusal(cue) &&
-                    staff.cued.includes(cue.id) &&
-                    CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
+                  {!refusal(cue) && staff.cued.includes(cue.id) && CUE_LIVE[cue.kind]({ cue, sitting, place, staff })}
                 </Button>
                 <Box role="status" sx={{ fontSize: 13, color: 'error.main', px: 1 }}>
                   {refusal(cue)}
