@@ -26,9 +26,7 @@ RSpec.describe 'A clip for everyone', type: :journey do
 
   def enter(who)
     session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
+    sign_in(session, who)
     session.visit("#{server.address}/classes/#{sitting}")
     expect(session).to have_css('[aria-label=Bench]')
     session.find('h1').click

@@ -14,10 +14,8 @@ RSpec.describe 'A class conducted on a phone', type: :journey do
   before do
     made = fresh_lesson('By phone')
     perform('odalys', 'board.put', "board/#{made[:board]}", marks: [text('task', 'What do you see?')])
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: 'odalys')
     odalys.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
-    odalys.visit("#{server.address}/enter/#{token}")
-    expect(odalys).to have_css('h1')
+    sign_in(odalys, :odalys)
     sitting = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/rehearsals", { stand_ins: 12 }).body['sitting']
     odalys.visit("#{server.address}/classes/#{sitting}")
   end

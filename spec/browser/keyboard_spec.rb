@@ -11,9 +11,7 @@ RSpec.describe 'A class conducted by keyboard', type: :journey do
 
   before do
     made = fresh_lesson('By keyboard')
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: 'odalys')
-    odalys.visit("#{server.address}/enter/#{token}")
-    expect(odalys).to have_css('h1')
+    sign_in(odalys, :odalys)
     sitting = VisitorClient.new(server, as: 'odalys').post("/api/lessons/#{made[:lesson]}/rehearsals", { stand_ins: 12 }).body['sitting']
     odalys.visit("#{server.address}/classes/#{sitting}")
   end

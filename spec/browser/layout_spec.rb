@@ -13,12 +13,6 @@ RSpec.describe 'How pages lie', type: :journey do
 
   after { close_browsers }
 
-  def enter(session, who)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who)
-    session.visit("#{server.address}/enter/#{token}")
-    session.has_css?('h1')
-  end
-
   # A class with everything that makes a page crowded.
   def crowded
     @crowded ||= fresh_class(lesson: fresh_lesson('A very long title of a lesson on sound signals in restricted visibility')[:lesson]).tap do |made|
@@ -71,7 +65,7 @@ RSpec.describe 'How pages lie', type: :journey do
     people.each do |who|
       it "#{view}, for #{who}" do
         session = browser(who.to_sym, server)
-        enter(session, who)
+        sign_in(session, who)
         session.visit(server.address + path.call(self))
         expect(session).to have_css(awaited)
         found = sizes.flat_map { |size| looked(session, *size, check) }
@@ -84,7 +78,7 @@ RSpec.describe 'How pages lie', type: :journey do
     made = crowded
     odalys, farah = browser(:odalys, server), browser(:farah, server)
     { odalys: odalys, farah: farah }.each do |who, session|
-      enter(session, who.to_s)
+      sign_in(session, who.to_s)
       session.visit("#{server.address}/classes/#{made[:sitting]}")
       expect(session).to have_css('[data-testid=paper]')
     end
@@ -126,7 +120,7 @@ RSpec.describe 'How pages lie', type: :journey do
 
   it 'would be noticed' do
     session = browser(:farah, server)
-    enter(session, 'farah')
+    sign_in(session, 'farah')
     expect(session).to have_css('article')
     session.execute_script(<<~JS)
       const style = document.createElement('style');

@@ -17,9 +17,7 @@ RSpec.describe 'A cut network', type: :journey do
     @made = fresh_class
     odalys.do('class.move', "sitting/#{@made[:sitting]}", step: 'one')
     people.each do |who, session|
-      token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who)
-      session.visit("#{cable.address}/enter/#{token}")
-      expect(session).to have_css('h1')
+      sign_in(session, who)
       session.visit("#{cable.address}/classes/#{@made[:sitting]}")
       expect(session).to have_css('[data-testid=paper]')
     end

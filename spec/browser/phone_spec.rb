@@ -12,9 +12,7 @@ RSpec.describe 'At the size of a phone', type: :journey do
   before do
     fresh_class
     farah.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: false)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: 'farah')
-    farah.visit("#{server.address}/enter/#{token}")
-    farah.has_css?('h1')
+    sign_in(farah, :farah)
   end
 
   after { close_browsers }

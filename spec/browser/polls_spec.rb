@@ -14,10 +14,8 @@ RSpec.describe 'A class that is asked', type: :journey do
 
   def enter(who, phone: false, at: "/classes/#{sitting}")
     session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     height(session, 844) if phone
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
+    sign_in(session, who)
     session.visit("#{server.address}#{at}")
     session
   end

@@ -19,7 +19,8 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
   after { close_browsers }
 
   def enter(session, who)
-    session.visit("#{server.address}/enter/#{Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who)}")
+    sign_in(session, who)
+    session.visit("#{server.address}/")
     expect(session).to have_css('article')
   end
 

@@ -120,9 +120,7 @@ RSpec.describe 'The recording of the stage', type: :journey do
     end
 
     odalys = browser(:odalys, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: 'odalys')
-    odalys.visit("#{server.address}/enter/#{token}")
-    expect(odalys).to have_css('h1')
+    sign_in(odalys, :odalys)
     odalys.visit("#{server.address}/recordings/#{sitting}")
     expect(odalys).to have_button('Play')
     expect(odalys).to have_css('[data-testid=track-sound]', visible: :all)

@@ -38,12 +38,10 @@ RSpec.describe 'A recording', type: :journey do
   end
 
   def enter(who, address = page)
-    session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
-    session.visit(address)
-    session
+    browser(who, server).tap do |session|
+      sign_in(session, who)
+      session.visit(address)
+    end
   end
 
   def time(session) = session.find('[data-testid=time] strong').text

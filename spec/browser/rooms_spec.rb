@@ -13,10 +13,8 @@ RSpec.describe 'A class in rooms', type: :journey do
 
   def enter(who, phone: false)
     session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
     session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 390, height: 844, deviceScaleFactor: 1, mobile: true) if phone
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
+    sign_in(session, who)
     session.visit("#{server.address}/classes/#{sitting}")
     expect(session).to have_css('[aria-label=Bench]')
     session

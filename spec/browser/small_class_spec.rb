@@ -22,9 +22,7 @@ RSpec.describe 'A class on small screens', type: :journey do
   after { close_browsers }
 
   def enter(session, who)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
+    sign_in(session, who)
     session.visit("#{server.address}/lessons/#{@made[:lesson]}/class")
   end
 

@@ -17,10 +17,22 @@ RSpec.describe Veranda::Store::Database do
   end
 
   it 'knows of server processes on whichever machine, and forgets those that are gone' do
-    one, other = %w[one other].map { |id| Veranda::Store::Processes.new(db, id) }
+    now = 0.0
+    one, other = %w[one other].map { |id| Veranda::Store::Processes.new(db, id, clock: -> { now }) }
     db[:server_processes].delete
-    expect([one.beat, other.beat, one.beat]).to eq([false, true, true])
+    # Nobody is alone before they have looked.
+    expect([one.others?, one.alone?]).to eq([true, false])
+    [one, other].each(&:beat)
+    expect([one, other].map { |each| [each.others?, each.alone?] }).to eq([[false, true], [true, false]])
+    one.beat
+    expect([one.others?, one.alone?]).to eq([true, false])
     db[:server_processes].where(id: 'other').update(beat_at: Time.now - 60)
-    expect(one.beat).to be(false)
+    one.beat
+    expect([one.others?, one.alone?]).to eq([false, true])
+    # Whoever has stood still for so long that others may count them as gone is sure of nothing.
+    now = Veranda::Store::Processes::SURE
+    expect([one.others?, one.alone?]).to eq([false, false])
+    one.arrival
+    expect(one.others?).to be(true)
   end
 end

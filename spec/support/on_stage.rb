@@ -5,10 +5,7 @@ module OnStage
   # Machines here have no devices: all choose the simulated ones.
   def enter(who, pressed: true)
     session = browser(who, server)
-    token = Demo::SignIns.new(ARCHIVE, Veranda::Environment.session_secret).token('personal', person_id: who.to_s)
-    session.visit("#{server.address}/enter/#{token}")
-    expect(session).to have_css('h1')
-    session.execute_script("['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'))")
+    sign_in(session, who)
     watch(session)
     session.visit("#{server.address}/classes/#{sitting}")
     expect(session).to have_button('Microphone')
@@ -20,6 +17,7 @@ module OnStage
   # Keeps hold of the page's connections, so that it can be asked what comes over them.
   def watch(session)
     session.driver.browser.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: <<~JS)
+      ['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'));
       window.connections = [];
       window.RTCPeerConnection = class extends RTCPeerConnection {
         constructor(...given) { super(...given); window.connections.push(this); }

@@ -22,10 +22,12 @@ module Veranda
 
       # @param log [Store::Log]
       # @param rng [Random]
+      # @param alone [#call] whether this is the only server process, see {Store::Log::Writing}
       # @yieldparam entry [Core::Streams::Entry]
-      def initialize(log, rng: Random.new, &published)
+      def initialize(log, rng: Random.new, alone: -> { false }, &published)
         @log = log
         @rng = rng
+        @alone = alone
         @published = published || proc {}
         @copies = {}
         @casting = {}
@@ -127,7 +129,7 @@ module Veranda
 
       def append_locked(orders, at, writes, looked)
         outcomes = nil
-        @log.append(writes, looked: looked) do |heads|
+        @log.append(writes, looked: looked, alone: @alone.call) do |heads|
           heads.each { |name, head| catch_up(name) if copy(name).seq < head }
           outcomes = decide_all(orders, at)
           commit_of(outcomes)
@@ -140,7 +142,7 @@ module Veranda
         outcomes = decide_all(orders, at)
         unmoved!(outcomes, looked.merge(expected), expected.keys)
         commit = commit_of(outcomes)
-        @log.append_at(commit, expected: expected, looked: looked) unless commit.empty?
+        @log.append_at(commit, expected: expected, looked: looked, alone: @alone.call) unless commit.empty?
         outcomes
       end
 

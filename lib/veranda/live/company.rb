@@ -17,7 +17,7 @@ module Veranda
         @hub = hub
         @listeners = Listeners.new
         @peers = Set.new.compare_by_identity
-        @performer = Deciding::Performer.new(hub.archive.log) { |entry| publish(entry) }
+        @performer = Deciding::Performer.new(hub.archive.log, alone: hub.method(:alone?)) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
         @greetings = Greetings.new(hub.archive.log, @listeners)
       end

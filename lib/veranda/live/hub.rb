@@ -43,8 +43,6 @@ module Veranda
         @process = Store::Ids.call
         @bus = Bus.new(archive.db, @process)
         @processes = Store::Processes.new(archive.db, @process)
-        # Until it is known.
-        @others = true
         @presence = Presence.new(Store::Presences.new(archive.db, @process), clock: clock)
         @gatherings = {}
         @courses = {}
@@ -105,12 +103,15 @@ module Veranda
       # The boards of a lesson are others than before, or open to others; or who has a part in it.
       def review(lesson_id)
         reviewed(lesson_id)
-        @bus.review(lesson_id) if @others
+        @bus.review(lesson_id) if @processes.others?
       end
+
+      # @return [Boolean] whether no other server process is there, nor can have come unheard
+      def alone? = @processes.alone?
 
       # Hands a transient message to the other processes, if there are any. One that cannot be handed on is lost, and nothing else.
       def pass_on(stream, json)
-        @bus.transient(stream, json) if @others
+        @bus.transient(stream, json) if @processes.others?
       rescue StandardError => e
         Complaint.of(self, 'A glimpse was not passed on', e)
       end
@@ -119,7 +120,7 @@ module Veranda
       # @param session_id [String]
       def sign_off(session_id)
         close_where { |peer| peer.session_id == session_id }
-        @bus.sign_off(session_id) if @others
+        @bus.sign_off(session_id) if @processes.others?
       end
 
       # Ends the connections of people who play no part in a lesson any more, or another one.
@@ -163,7 +164,7 @@ module Veranda
         @bus.listen(
           on_entry: method(:heard),
           on_transient: ->(stream, json) { gatherings.each { |gathering| gathering.send_transient(stream, json) } },
-          on_arrival: -> { @others = true }, on_review: method(:reviewed),
+          on_arrival: @processes.method(:arrival), on_review: method(:reviewed),
           on_sign_off: ->(session_id) { close_where { |peer| peer.session_id == session_id } },
           on_start: method(:begun)
         )
@@ -175,7 +176,7 @@ module Veranda
 
       # From now on others tell this process what it has to know; what was said before is looked for.
       def begun
-        @others = @processes.beat
+        @processes.beat
         @bus.arrive
         companies.each { |company| company.streams.each { |stream| company.heard(stream, nil) } }
         @parts.recheck_soon(gatherings)
@@ -229,7 +230,7 @@ module Veranda
       end
 
       def sweep
-        @others = @processes.beat
+        @processes.beat
         @presence.beat
         now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         gatherings.each { |gathering| @presence.sweep(gathering) }

@@ -74,13 +74,14 @@ module Veranda
       # Stores what the block returns, in one transaction in which all streams stay as they are.
       # @param names [Array<String>] every stream that the block writes to
       # @param looked [Hash{String => Integer}] seq of streams that were looked at
+      # @param alone [Boolean] whether no other server process writes, see {Writing}
       # @yieldparam heads [Hash{String => Integer}] present head of each stream that is written to
       # @yieldreturn [Commit, Array<Core::Streams::Entry>]
       # @raise [Sequel::UniqueConstraintViolation] when a command id is already in its stream
       # @raise [Moved, Ballots::Unchanging]
-      def append(names, looked: {})
+      def append(names, looked: {}, alone: false)
         @db.transaction do
-          commit = Commit.of(yield(hold(names, looked)))
+          commit = Commit.of(yield(hold(names, looked, alone)))
           write(commit) if commit.entries.any?
           note(commit.entries)
           cast(commit.ballots)
@@ -93,11 +94,11 @@ module Veranda
       # @param expected [Hash{String => Integer}] seq that each stream that is written to has
       # @param looked [Hash{String => Integer}] as {append}
       # @raise [Sequel::UniqueConstraintViolation, Moved, Ballots::Unchanging] as {append}
-      def append_at(commit, expected:, looked: {})
-        return write_at(commit, expected, looked) unless beside?(commit.entries) || commit.ballots.any?
+      def append_at(commit, expected:, looked: {}, alone: false)
+        return write_at(commit, expected, looked, alone) unless beside?(commit.entries) || commit.ballots.any?
 
         @db.transaction do
-          commit.entries.empty? ? hold_at(expected, looked) : write_at(commit, expected, looked)
+          commit.entries.empty? ? hold_at(expected, looked) : write_at(commit, expected, looked, alone)
           note(commit.entries)
           cast(commit.ballots)
         end
@@ -199,7 +200,7 @@ module Veranda
 
       # Nothing is added to any of them meanwhile.
       def hold_at(expected, looked)
-        raise Moved, expected.keys unless hold(expected.keys, looked) == expected
+        raise Moved, expected.keys unless hold(expected.keys, looked, false) == expected
       end
 
       # A poll that is closed takes no answer: its stream is held, and where it stands is known.

@@ -7,11 +7,13 @@ module Veranda
       #
       # All streams of a commit are held until it is through, those that are written to by a lock of their own and those that were looked
       # at by one that is shared: else two commits, each writing what the other has looked at, could both be stored. They are locked in the
-      # order of their names, so that no two commits wait for each other.
+      # order of their names, so that no two commits wait for each other. It is enough that one of the two does so: a server process that is
+      # `alone` reads what it looked at once those are held that it writes to, and spares itself the other locks.
       module Writing
         # Named parameters of prepared statements; see https://www.postgresql.org/docs/15/explicit-locking.html#LOCKING-ROWS.
         HOLD = <<~SQL
-          SELECT stream, stands FROM hold_streams(string_to_array(CAST(:written AS text), ' '), string_to_array(CAST(:looked AS text), ' '))
+          SELECT stream, stands FROM hold_streams(string_to_array(CAST(:written AS text), ' '), string_to_array(CAST(:looked AS text), ' '),
+                                                     CAST(:alone AS boolean))
         SQL
         # What follows when it is `still` so: entries, heads, errands, and the word to other processes and to workers.
         STORE = <<~SQL.freeze
@@ -52,16 +54,17 @@ module Veranda
         private
 
         def prepare
-          @hold = @db[HOLD, written: :$written, looked: :$looked].prepare(:select, :hold_streams)
+          names = { written: :$written, looked: :$looked, alone: :$alone }
+          @hold = @db[HOLD, **names].prepare(:select, :hold_streams)
           facts = %i[rows heads errands].to_h { |name| [name, :"$#{name}"] }
           @write = @db[WRITE, **facts].prepare(:select, :write_entries)
-          @write_at = @db[WRITE_AT, written: :$written, looked: :$looked, expected: :$expected, **facts].prepare(:select, :write_entries_at)
+          @write_at = @db[WRITE_AT, **names, expected: :$expected, **facts].prepare(:select, :write_entries_at)
         end
 
         # @return [Hash{String => Integer}] where each stands, of those that are written to
         # @raise [Moved] when one that was looked at is elsewhere
-        def hold(names, looked)
-          rows = @hold.call(**words(names, looked)).to_h { |row| row.values_at(:stream, :stands) }
+        def hold(names, looked, alone)
+          rows = @hold.call(**words(names, looked, alone)).to_h { |row| row.values_at(:stream, :stands) }
           missing = names - rows.keys
           raise Core::Refusal.new(:unknown_stream, 'There is no such board or class.') if missing.any?
 
@@ -73,13 +76,13 @@ module Veranda
 
         def write(commit) = @write.call(**facts(commit))
 
-        def write_at(commit, expected, looked)
+        def write_at(commit, expected, looked, alone)
           known = looked.merge(expected)
-          told = @write_at.call(expected: JSON.generate(known), **words(expected.keys, looked), **facts(commit))
+          told = @write_at.call(expected: JSON.generate(known), **words(expected.keys, looked, alone), **facts(commit))
           raise Moved, known.keys if told.empty?
         end
 
-        def words(names, looked) = { written: names.join(' '), looked: looked.keys.join(' ') }
+        def words(names, looked, alone) = { written: names.join(' '), looked: looked.keys.join(' '), alone: alone }
 
         def facts(commit)
           { rows: JSON.generate(commit.entries.map(&:to_h)), errands: JSON.generate(commit.errands.uniq(&:key).map(&:to_h)),
