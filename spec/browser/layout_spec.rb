@@ -54,6 +54,7 @@ RSpec.describe 'How pages lie', type: :journey do
     'a class' => [%w[odalys farah], ->(spec) { "/classes/#{spec.crowded[:sitting]}" }, '[data-testid=paper]'],
     'a lesson' => [%w[odalys farah], ->(spec) { "/lessons/#{spec.crowded[:lesson]}" }, '[data-testid=paper]'],
     'the doors' => [%w[odalys farah], ->(spec) { "/lessons/#{spec.fresh_lesson[:lesson]}/class" }, 'h2'],
+    'a course' => [%w[odalys], ->(_) { '/courses/navigation' }, 'main li'],
     'the shelf' => [%w[odalys], ->(_) { '/shelf/navigation' }, 'main'],
     'the boards' => [%w[odalys], ->(_) { '/boards' }, 'main'],
     'the recordings' => [%w[odalys farah], ->(spec) { spec.recorded && '/recordings' }, 'main'],

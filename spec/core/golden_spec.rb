@@ -148,6 +148,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     play(hall, drawn, odalys, farah, jonas)
     cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
             followed(with_polls(sitting), ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(with_questions(sitting), ['questions/s1', 'asked/s1']) +
+            followed(course, ['course/nav', 'people/nav']) +
             followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
@@ -159,7 +160,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
                                  dealt assigned room_set room_gone rooms_opened rooms_given rooms_closed room_shared room_opened room_given room_timed
                                  room_named room_closed called call_answered announced asked room_kept
                                  poll_staged poll_opened poll_put_away poll_begun round_opened round_closed round_cleared poll_shown poll_sealed
-                                 question_asked question_reviewed votes_counted question_merged answering question_answered questions_set])
+                                 question_asked question_reviewed votes_counted question_merged answering question_answered questions_set
+                                 course_begun course_set enrolled role_given taken_out])
     expect_golden('folds', cases)
   end
 
@@ -167,6 +169,20 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     names.map do |name|
       entries = hall.world.entries(name).map { |entry| { seq: entry.seq, at: entry.at, by: entry.actor, kind: entry.kind, body: entry.body } }
       { stream: name, begins: Core::Streams::Fold.start(name).view, entries: entries, view: hall.world.state(name).view }
+    end
+  end
+
+  # Who belongs to a course, and what it keeps.
+  Hall = Struct.new(:world)
+
+  def course
+    Hall.new(Stage::World.new).tap do |hall|
+      give = ->(name, kind, **input) { hall.world.perform(person(:odalys), name, input, on: "#{kind}/nav", at: 1_000) }
+      give.call('course.begin', :course, name: 'Navigation', people: [{ id: 'odalys', name: 'Odalys', role: 'instructor' }, { id: 'farah', name: 'Farah', role: 'student' }])
+      give.call('course.set', :course, name: 'Coastal navigation', keep_recordings: 30)
+      give.call('people.enrol', :people, people: [{ id: 'jonas', name: 'Jonas', role: 'student' }])
+      give.call('people.give_role', :people, person: 'farah', role: 'assistant')
+      give.call('people.take_out', :people, person: 'jonas')
     end
   end
 

@@ -30,8 +30,8 @@ module Veranda
       def over?(lesson) = ms(lesson[:starts_at]) + lesson[:minutes] * 60_000 < hub.clock.call
 
       def card(lesson, role)
-        facts = lesson.slice(:id, :title, :number, :minutes).merge(role: role, starts_at: ms(lesson[:starts_at]),
-                                                                   class: class_facts(@classes[lesson[:id]]))
+        facts = lesson.slice(:id, :title, :number, :minutes, :course_id).merge(role: role, starts_at: ms(lesson[:starts_at]),
+                                                                               class: class_facts(@classes[lesson[:id]]))
         facts[:course] = course(lesson[:course_id])
         facts[:host] = host(lesson[:course_id])
         facts.merge!(preparation(lesson)) if staff?(role)

@@ -44,7 +44,7 @@ module Veranda
       LESSONS = {
         Finding: object({ code: STRING, says: STRING, **%i[step board page mark material].to_h { |place| [place, maybe(STRING)] } }),
         DeskFacts: object({ now: MOMENT, lessons: list(shape(:DeskLesson)), waiting: shape(:DeskWaiting) }),
-        DeskLesson: object({ **LESSON, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
+        DeskLesson: object({ **LESSON, course_id: STRING, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
                            may: { steps: list(object({ title: STRING, minutes: INTEGER })), boards: INTEGER, record_from: maybe(STRING),
                                   to_mend: list(shape(:Finding)) }),
         DeskClass: object({ id: STRING, status: one_of('planned', 'open', 'ended'), here: INTEGER, shared: BOOLEAN,

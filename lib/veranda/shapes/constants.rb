@@ -24,7 +24,8 @@ module Veranda
           STAFF_SIGNALS: Core::Sittings::Signals::STAFF, PASSING_SIGNALS: Core::Sittings::Signals::PASSING,
           STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, POST_SIGNS: Core::Exchange::React::SIGNS,
           THREAD_PEOPLE: Core::Exchange::Thread::MOST_PEOPLE, MOST_PINNED: Core::Exchange::Pin::MOST,
-          NAME_LIMIT: Core::Name::LIMIT, WELCOME_LIMIT: Core::Lessons::LessonContract::WELCOME_LIMIT,
+          NAME_LIMIT: Core::Name::LIMIT, COURSE_NAME_LIMIT: Core::Courses::SetCourse::LONGEST,
+          WELCOME_LIMIT: Core::Lessons::LessonContract::WELCOME_LIMIT,
           WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE, **polls }
       end
 

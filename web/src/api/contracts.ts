@@ -685,6 +685,7 @@ export const POST_SIGNS: readonly string[] = ['agree', 'thanks', 'good', 'puzzle
 export const THREAD_PEOPLE = 12;
 export const MOST_PINNED = 3;
 export const NAME_LIMIT = 60;
+export const COURSE_NAME_LIMIT = 120;
 export const WELCOME_LIMIT = 600;
 export const WIDTHS: Readonly<Record<string, number>> = {
   '0': 648,

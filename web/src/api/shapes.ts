@@ -3245,6 +3245,7 @@ export interface DeskLesson {
   role: string;
   starts_at: number;
   course: string;
+  course_id: string;
   host: string | null;
   class: DeskClass | null;
   steps?: {

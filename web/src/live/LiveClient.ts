@@ -16,6 +16,9 @@ import type { Outcome, Pending } from './pending';
 import { States } from './States';
 import { kindOf, partOf, placeOfBoard, placeStream } from './streams';
 
+/** A class, a lesson that one prepares, or a course. */
+export type Scope = { sitting: string; unseen?: boolean } | { lesson: string } | { course: string };
+
 /** Facts about the connection itself. */
 export interface Connection {
   status: Status;
@@ -69,13 +72,13 @@ export class LiveClient {
   private watchers = new Map<string, Set<(glimpses: Glimpse[]) => void>>();
 
   /**
-   * @param scope the class, or the lesson to prepare
+   * @param scope what one looks at
    * @param open makes the socket; tests give their own
    * @param known whether the server still knows who one is; asked when it does not open a socket
    * @param perFrame tells of what is heard together, once for each picture that the screen shows
    */
   constructor(
-    private scope: { sitting: string; unseen?: boolean } | { lesson: string },
+    private scope: Scope,
     open?: () => WebSocket,
     known?: () => Promise<boolean>,
     perFrame: (act: () => void) => () => void = oncePerFrame,

@@ -1,7 +1,9 @@
 import { boardFold } from './board';
+import { courseFold } from './course';
 import { exchangeFold, threadFold } from './exchange';
 import type { Fold } from './fold';
 import { ownFold } from './own';
+import { peopleFold } from './people';
 import { placeFold } from './place';
 import { pollFold } from './poll';
 import { questionsFold } from './questions';
@@ -20,6 +22,8 @@ const folds: Record<string, Fold<unknown>> = {
   poll: pollFold as Fold<unknown>,
   questions: questionsFold as Fold<unknown>,
   asked: questionsFold as Fold<unknown>,
+  course: courseFold as Fold<unknown>,
+  people: peopleFold as Fold<unknown>,
 };
 
 /** A stream that this page knows nothing of is kept as it came. */

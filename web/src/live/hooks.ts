@@ -1,7 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { BoardState } from './board';
 import type { ExchangeState } from './exchange';
-import { LiveClient } from './LiveClient';
+import { LiveClient, type Scope } from './LiveClient';
 import { useNow } from '../parts/hooks/useNow';
 import type { OwnState } from './own';
 import type { PlaceState } from './place';
@@ -19,14 +19,19 @@ export function useLive(): LiveClient {
   return client;
 }
 
+const scopeOf = (kind: 'sitting' | 'lesson' | 'course', id: string, unseen: boolean): Scope => {
+  if (kind === 'sitting') return { sitting: id, ...(unseen && { unseen }) };
+  return kind === 'lesson' ? { lesson: id } : { course: id };
+};
+
 /**
  * Opens a connection for as long as the component lives.
  * @param unseen whether one looks into the class without taking a seat, as staff may
  */
-export function useLiveClient(kind: 'sitting' | 'lesson', id: string, unseen = false): LiveClient | null {
+export function useLiveClient(kind: 'sitting' | 'lesson' | 'course', id: string, unseen = false): LiveClient | null {
   const [client, setClient] = useState<LiveClient | null>(null);
   useEffect(() => {
-    const opened = new LiveClient(kind === 'sitting' ? { sitting: id, ...(unseen && { unseen }) } : { lesson: id });
+    const opened = new LiveClient(scopeOf(kind, id, unseen));
     // A connection is of the outside world: it is made here, and closed when the component goes.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setClient(opened);

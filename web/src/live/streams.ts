@@ -12,6 +12,8 @@ export const pollStream = (sitting: string, poll: string) => `poll/${sitting}.${
 export const questionsStream = (sitting: string) => `questions/${sitting}`;
 export const askedStream = (sitting: string) => `asked/${sitting}`;
 export const ownStream = (sitting: string, person: string) => `own/${sitting}.${person}`;
+export const courseStream = (course: string) => `course/${course}`;
+export const peopleStream = (course: string) => `people/${course}`;
 
 /** @returns the kind of a stream */
 export const kindOf = (stream: string) => stream.split('/', 1)[0]!;

@@ -19,6 +19,7 @@ const PLACES = [
 ] as const;
 const TEACHING = [
   ['Desk', '/'],
+  ['Courses', '/courses'],
   ['Shelf', '/shelf'],
   ['Boards', '/boards'],
   ['Recordings', '/recordings'],
@@ -44,8 +45,21 @@ export function Shell({ children, action }: { children: ReactNode; action?: Reac
           }}
         >
           <Brand />
-          <Box sx={{ fontFamily: 'h2.fontFamily', fontSize: 19, fontWeight: 700, ml: -0.75 }}>Veranda</Box>
-          <Box component="nav" aria-label="Places" sx={{ display: 'flex', gap: { xs: 1.25, md: 2.75 }, flex: 1 }}>
+          <Box
+            sx={{ fontFamily: 'h2.fontFamily', fontSize: 19, fontWeight: 700, ml: -0.75, flex: { xs: 1, md: 'none' } }}
+          >
+            Veranda
+          </Box>
+          <Box
+            component="nav"
+            aria-label="Places"
+            sx={{
+              display: 'flex',
+              gap: { xs: 1.25, md: 2.75 },
+              flex: { xs: '0 0 100%', md: 1 },
+              order: { xs: 1, md: 0 },
+            }}
+          >
             {places.map(([name, to]) => (
               <Box
                 key={to}

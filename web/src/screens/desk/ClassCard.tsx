@@ -25,7 +25,8 @@ export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolea
     >
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
-          {clockTime(lesson.starts_at)}–{clockTime(ends)} · {lesson.course}
+          {clockTime(lesson.starts_at)}–{clockTime(ends)} ·{' '}
+          {staff ? <Link to={`/courses/${lesson.course_id}`}>{lesson.course}</Link> : lesson.course}
           {staff ? `, evening ${lesson.number}` : ' · you are a student'}
         </Box>
         <Box component="h3" sx={{ m: 0, typography: 'h1', fontSize: first ? 21 : 18 }}>

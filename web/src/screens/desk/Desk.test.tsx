@@ -15,6 +15,7 @@ const lesson = (id: string, starts_at: number, more: Partial<DeskLesson> = {}): 
   role: 'instructor',
   starts_at,
   course: 'Coastal Navigation',
+  course_id: 'navigation',
   host: 'Odalys Brandt',
   class: null,
   steps: [{ title: 'One', minutes: 60 }],
