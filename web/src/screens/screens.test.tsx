@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { RULES } from '../api/contracts';
-import type { LessonFacts, RecordingFacts } from '../api/shapes';
+import type { LessonFacts, Step, RecordingFacts } from '../api/shapes';
 import { TheRest } from '../parts/words/TheRest';
 import { Notices } from '../parts/frame/Notices';
 import { useShortcuts } from '../parts/hooks/useShortcuts';
@@ -43,6 +43,7 @@ const page = (element: ReactElement, path = '/', at = '/') => (
     </MemoryRouter>
   </QueryClientProvider>
 );
+const rowsOf = (steps: Step[]) => steps.map((one) => ({ ...one, starts_at: 0 }));
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
 
 describe('the run sheet', () => {
@@ -60,17 +61,33 @@ describe('the run sheet', () => {
   });
 
   it('tells minutes against the class, and fits them as the core has worked out', () => {
-    const sheet = { total: 70, minutes: 60, over: 10, rows: [], slack: 30, squeeze: [{ step: 'two', less: 10 }] };
-    const facts = lesson({ minutes: 60, steps: [step('one', { minutes: 30 }), step('two', { minutes: 40 })], sheet });
+    const steps = [step('one', { minutes: 30 }), step('two', { minutes: 40 })];
+    const sheet = {
+      total: 70,
+      minutes: 60,
+      over: 10,
+      rows: rowsOf(steps),
+      slack: 30,
+      squeeze: [{ step: 'two', less: 10 }],
+    };
+    const facts = lesson({ minutes: 60, steps, sheet });
     shown(facts);
     expect(screen.getByTestId('total').textContent).toBe('70 of 60 min');
     fireEvent.click(button(/Fit to 60 min/));
     expect(onEdit.mock.calls[0]![0](facts).steps!.map(({ minutes }) => minutes)).toEqual([30, 30]);
   });
 
+  it('fits nothing before the core has seen what was changed', () => {
+    const before = [step('one', { minutes: 30 }), step('two', { minutes: 30 })];
+    const sheet = { total: 60, minutes: 60, over: 0, rows: rowsOf(before), slack: 30, squeeze: [] };
+    shown(lesson({ minutes: 60, steps: [before[0]!, step('two', { minutes: 40 })], sheet }));
+    expect(button(/Fit to 60 min/)).toHaveProperty('disabled', true);
+  });
+
   it('says when the steps cannot spare enough', () => {
-    const sheet = { total: 70, minutes: 60, over: 10, rows: [], slack: 4, squeeze: null };
-    shown(lesson({ minutes: 60, steps: [step('one', { minutes: 70 })], sheet }));
+    const steps = [step('one', { minutes: 70 })];
+    const sheet = { total: 70, minutes: 60, over: 10, rows: rowsOf(steps), slack: 4, squeeze: null };
+    shown(lesson({ minutes: 60, steps, sheet }));
     expect(screen.getByText('10 min too many; the steps can spare 4.')).toBeTruthy();
   });
 });

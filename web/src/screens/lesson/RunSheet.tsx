@@ -137,29 +137,45 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
 /** Takes the minutes that are too many off the steps that can spare them, as the core has worked it out. */
 function Squeeze({ lesson, onEdit }: { lesson: LessonFacts; onEdit: (edit: Edit) => void }) {
   const { squeeze, slack, over } = lesson.sheet;
-  if (!squeeze)
+  const known = isOf(lesson);
+  if (known && !squeeze)
     return (
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         {over} min too many; the steps can spare {slack}.
       </Box>
     );
-  const less = new Map(squeeze.map((row) => [row.step, row.less]));
-  const names = squeeze.map((row) => {
+  const rows = (known && squeeze) || [];
+  const less = new Map(rows.map((row) => [row.step, row.less]));
+  const names = rows.map((row) => {
     const step = lesson.steps.find(({ id }) => id === row.step);
     return `${row.less} min off ${step?.title}`;
   });
-  return (
-    <Tooltip describeChild title={names.join(', ')}>
-      <Button
-        color="primary"
-        onClick={() =>
-          onEdit(({ steps }) => ({
-            steps: steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })),
-          }))
-        }
-      >
-        Fit to {lesson.minutes} min
-      </Button>
-    </Tooltip>
+  const fit = (
+    <Button
+      color="primary"
+      disabled={!known}
+      onClick={() =>
+        onEdit(({ steps }) => ({
+          steps: steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })),
+        }))
+      }
+    >
+      Fit to {lesson.minutes} min
+    </Button>
   );
+  return known ? (
+    <Tooltip describeChild title={names.join(', ')}>
+      {fit}
+    </Tooltip>
+  ) : (
+    fit
+  );
+}
+
+/** Whether what was worked out is about the steps as they are shown: what was changed here the core has to see first. */
+function isOf({ sheet, steps, minutes }: LessonFacts): boolean {
+  const rows = new Map(sheet.rows.map((row) => [row.id, row]));
+  const same = (step: Step) =>
+    rows.get(step.id)?.minutes === step.minutes && rows.get(step.id)?.shortest === step.shortest;
+  return sheet.minutes === minutes && rows.size === steps.length && steps.every(same);
 }
