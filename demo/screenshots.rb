@@ -26,6 +26,7 @@ class Screenshots
   def take
     visit(@odalys, '/', 'article')
     shoot(@odalys, 'desk')
+    course
     lesson
     slides
     shelf
@@ -66,9 +67,11 @@ class Screenshots
       keys(@odalys, ' ')
     end
     shoot(@odalys, 'lesson')
-    @odalys.find('button', text: 'px on a laptop').click
-    @odalys.has_text?('Text chosen')
-    shoot(@odalys, 'readiness')
+  end
+
+  def course
+    visit(@odalys, '/courses/navigation', 'main li')
+    shoot(@odalys, 'course')
   end
 
   def slides
