@@ -75,6 +75,18 @@ module Veranda
       def board_at(board:, seq:) = JSON.generate(@archive.log.state_after(stream(board), seq).view)
       def board_changes(board:, page:) = JSON.generate(@archive.boards.changes(board, page))
 
+      # @return [Hash] what somebody sees first
+      def desk(person:, now:) = Preparing::Desk.new(@archive, person, now: now).call
+
+      # @return [Hash] `{ people:, gini: }`
+      def heard(sitting:, place:, course:) = Preparing::WhoWasHeard.new(@archive, sitting).call(place, course: course)
+
+      # @return [Array<String>] ids of those at the doors who come to the course for the first time
+      def newcomers(sitting:)
+        waiting = @archive.log.state(Core::Streams::StreamName.staff(sitting)).first.waiting.keys
+        @archive.sittings.newcomers(sitting, waiting)
+      end
+
       # @return [Hash{String => Array<Hash>}] findings by lesson
       def findings(lessons:, now:)
         preparation = Preparing::Preparation.new(@archive)

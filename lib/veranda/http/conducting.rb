@@ -14,9 +14,8 @@ module Veranda
       # Who has been heard since the doors opened, or (`over=course`) in all classes of the course; whoever was heard least first, and how
       # evenly that is spread.
       get '/api/classes/:id/places/:place/heard' do |id, place|
-        sitting = conducted(id, place)
-        heard = Core::Insights::Heard.new(sitting, place, params['over'] == 'course' ? tallies_of_course(id) : tallies(sitting))
-        json(people: heard.rows, gini: heard.gini)
+        taught!(id)
+        json(aside(:heard, sitting: id, place: place, course: params['over'] == 'course'))
       end
 
       # How everybody's own copies of what was handed out come along.
@@ -44,8 +43,7 @@ module Veranda
       # Who of those at the doors comes to this course for the first time.
       get '/api/classes/:id/newcomers' do |id|
         taught!(id)
-        waiting = archive.log.state(Core::Streams::StreamName.staff(id)).first.waiting.keys
-        json(people: archive.sittings.newcomers(id, waiting))
+        json(people: aside(:newcomers, sitting: id))
       end
 
       OWN = Core::Contract.define { required(:name).filled(:string, max_size?: 80) }
@@ -135,27 +133,6 @@ module Veranda
         raise Core::Refusal.new(:no_such_place, 'There is no such room in this class.') unless sitting.place?(place)
 
         sitting
-      end
-
-      def tallies(sitting)
-        names = Core::Streams::StreamName
-        staff = archive.log.state(names.staff(sitting.id)).first
-        in_rooms = staff.activities.to_a.flat_map { |activity| activity[:rooms].flat_map { |room| room[:boards] } }
-        boards = [*(sitting.boards + in_rooms).map { |board| board[:id] }, *staff.copies.keys].map { |board| names.board(board) }
-        # Answers with names; of others nobody knows whose they are.
-        answers = archive.log.parts_of('answers', sitting.id)
-        # Also what they did in rooms.
-        rooms = %w[place exchange].flat_map { |kind| archive.log.parts_of(kind, sitting.id) }
-        count([*rooms, *answers, *boards], from: sitting.opened_at || 0)
-      end
-
-      def tallies_of_course(id)
-        lesson = archive.lessons.fetch(archive.sittings.fetch(id)[:lesson_id])
-        count(archive.sittings.streams_of_course(lesson[:course_id]), from: 0)
-      end
-
-      def count(streams, from:)
-        archive.log.tallies(streams, Core::Insights::Heard::KINDS.keys, from: from, spell: Core::Insights::Heard::SPELL)
       end
     end
   end

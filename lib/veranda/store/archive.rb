@@ -40,6 +40,9 @@ module Veranda
       # @return [LessonCopies]
       def copies = LessonCopies.new(self)
 
+      # @return [Hash{String => String}] names of courses by id
+      def courses(ids) = @db[:courses].where(id: ids).select_hash(:id, :name)
+
       # @return [Hash] `{ id:, name:, private_in_transcripts:, keep_recordings:, add_missed:, language: }`
       def course(id) = @db[:courses].first(id: id)
     end

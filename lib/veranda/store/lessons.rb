@@ -31,10 +31,17 @@ module Veranda
       def welcoming_with(material_id) = @db[:lessons].where(welcome_picture: material_id).select(:id, :course_id).all
 
       # @param course_ids [Array<String>]
+      # @param after [Time, nil] only those that begin later than that
+      # @param limit [Integer, nil]
       # @return [Array<Hash>] in order of time
-      def of_courses(course_ids)
-        @db[:lessons].where(course_id: course_ids).order(:starts_at).map { |row| tidy(row) }
+      def of_courses(course_ids, after: nil, limit: nil)
+        rows = @db[:lessons].where(course_id: course_ids).order(:starts_at)
+        rows = rows.where { starts_at > after } if after
+        rows.limit(limit).map { |row| tidy(row) }
       end
+
+      # @return [Hash{String => Hash}] `{ title:, course_id: }` of all lessons of some courses by id, in the order in which they begin
+      def titles(course_ids) = @db[:lessons].where(course_id: course_ids).order(:starts_at).select(:id, :title, :course_id).as_hash(:id)
 
       # @return [String] id of the new lesson
       def create(course_id:, title:, starts_at:, minutes:, steps: [], number: nil, id: Ids.call)

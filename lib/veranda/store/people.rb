@@ -51,6 +51,13 @@ module Veranda
                          .order(:role, :name).select(:id, Sequel[:people][:name], :role).all
       end
 
+      # @param course_ids [Array<String>]
+      # @return [Hash{String => String}] by course the name of an instructor
+      def hosts(course_ids)
+        @db[:memberships].join(:people, id: :person_id).where(course_id: course_ids, role: 'instructor')
+                         .reverse(Sequel[:people][:name]).select_hash(:course_id, Sequel[:people][:name])
+      end
+
       # Everyone of a course with their address, if they have one.
       # @return [Array<Hash>] `{ id:, name:, role:, address: }`
       def expected(course_id)
