@@ -78,6 +78,16 @@ module Veranda
       # @return [Hash] what somebody sees first
       def desk(person:, now:) = Preparing::Desk.new(@archive, person, now: now).call
 
+      # @return [Array<Hash>] who may do what in a place, see {Core::Rights::Survey}
+      # @raise [Core::Refusal] `no_such_place`
+      def survey(sitting:, place:, person:, now:)
+        names = Core::Streams::StreamName
+        state = @archive.log.state(names.sitting(sitting)).first
+        raise Core::Refusal.new(:no_such_place, 'There is no such room in this class.') unless state.place?(place)
+
+        Core::Rights::Survey.of(state, place, @archive.log.state(names.place(sitting, place)).first, at: now, person: person)
+      end
+
       # @return [Hash] `{ people:, gini: }`
       def heard(sitting:, place:, course:) = Preparing::WhoWasHeard.new(@archive, sitting).call(place, course: course)
 

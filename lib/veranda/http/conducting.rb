@@ -6,9 +6,8 @@ module Veranda
     class Conducting < Resource
       # Who may do what in a place, and what decides it; of one `person`, or of everyone there.
       get '/api/classes/:id/places/:place/rights' do |id, place|
-        sitting = conducted(id, place)
-        state = archive.log.state(Core::Streams::StreamName.place(id, place)).first
-        json(people: Core::Rights::Survey.of(sitting, place, state, at: hub.clock.call, person: params['person']))
+        taught!(id)
+        json(people: aside(:survey, sitting: id, place: place, person: params['person'], now: hub.clock.call))
       end
 
       # Who has been heard since the doors opened, or (`over=course`) in all classes of the course; whoever was heard least first, and how

@@ -27,6 +27,8 @@ module Veranda
         'own.thread_begun' => %i[review_person], 'staff.thread_begun' => %i[review_staff]
       }.freeze
 
+      # People whose streams and rights are looked at in one go.
+      AT_ONCE = 20
       # Those that take streams from somebody.
       REVIEWS = %i[review review_person turn_out review_doors].freeze
 
@@ -90,12 +92,21 @@ module Veranda
 
       def review(entry)
         sitting, = facts(entry)
-        @welcomes.review(@gathering.peers_in(sitting.id), @performer)
+        in_turns(@gathering.peers_in(sitting.id)) { |some| @welcomes.review(some, @performer) }
+      end
+
+      # With hundreds of people and boards it takes a while: others have their turn in between, and nothing new happens in the class, since
+      # its lane waits.
+      def in_turns(peers)
+        peers.each_slice(AT_ONCE) do |some|
+          yield(some.select { |peer| @gathering.here?(peer) })
+          sleep 0
+        end
       end
 
       def review_rights(entry)
         peers = @gathering.peers_in(Core::Streams::StreamName.sitting_id(entry.stream))
-        peers.each { |peer| @welcomes.tell_rights(peer, @performer) }
+        in_turns(peers) { |some| some.each { |peer| @welcomes.tell_rights(peer, @performer) } }
       end
 
       # Whose place is another reads other streams.
