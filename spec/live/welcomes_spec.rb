@@ -24,7 +24,7 @@ RSpec.describe Veranda::Live::Welcomes do
   let(:made) { fresh_class }
   let(:board) { "board/#{made[:board]}" }
   let(:listeners) { Veranda::Live::Listeners.new }
-  let(:welcomes) { described_class.new(ARCHIVE, listeners, clock: Lessons::NOW) }
+  let(:welcomes) { described_class.new(ARCHIVE, Veranda::Live::Greetings.new(ARCHIVE.log, listeners), listeners, clock: Lessons::NOW) }
   let(:performer) { Veranda::Deciding::Performer.new(ARCHIVE.log) }
 
   def come(who)
