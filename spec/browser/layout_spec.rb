@@ -122,6 +122,7 @@ RSpec.describe 'How pages lie', type: :journey do
   it 'would be noticed' do
     session = browser(:farah, server)
     sign_in(session, 'farah')
+    session.visit("#{server.address}/")
     expect(session).to have_css('article')
     session.execute_script(<<~JS)
       const style = document.createElement('style');
