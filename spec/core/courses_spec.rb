@@ -27,6 +27,21 @@ RSpec.describe Core::Courses do
 
   def roles = people.to_a.to_h { |person| person.values_at(:id, :role) }
 
+  # Every command on a course that a client may give, × who gives it: those who decide, and nobody else.
+  table = { 'course.set' => { name: 'Tides' }, 'people.give_role' => { person: 'farah', role: 'assistant' }, 'people.take_out' => { person: 'farah' } }
+
+  it 'have a table that is told of every command on them' do
+    kinds = Core::Streams::Kinds.belonging_to(:course).map(&:kind)
+    given = (Core::Commands::ALL - Core::Commands::INTERNAL).select { |command| kinds.include?(command.stream_kind) }
+    expect(table.keys).to match_array(given.map(&:wire_name))
+  end
+
+  table.each do |wire_name, input|
+    { 'odalys' => nil, 'tomas' => :staff_only, 'farah' => :staff_only, 'nobody' => :staff_only }.each do |who, code|
+      it("#{wire_name}: #{who} #{code ? 'may not' : 'may'}") { expect(refused(who, wire_name, input)).to eq(code) }
+    end
+  end
+
   it 'begin once, with a name and their people' do
     expect(course.name).to eq('Coastal navigation')
     expect(roles).to eq('odalys' => 'instructor', 'tomas' => 'assistant', 'farah' => 'student')
