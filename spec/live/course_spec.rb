@@ -55,6 +55,8 @@ RSpec.describe 'A course, live' do
     again = Wire.join(servers.last, 'farah', { sitting: sitting })
     expect(again.wait_for('welcome')['you']).to include('role' => 'assistant', 'staff' => true)
     expect(again.do('class.record', "sitting/#{sitting}", on: true)).to include('t' => 'done')
+    # The others see her as one, too.
+    expect(ARCHIVE.log.state("sitting/#{sitting}").first.seats['farah']).to have_attributes(role: 'assistant', presence: 'here')
   end
 
   it 'has its last instructor for good, whoever decides at the same moment on two processes' do

@@ -38,6 +38,9 @@ RSpec.describe 'A class' do
   describe 'coming and going' do
     it 'counts a person once, however many tabs they open' do
       expect(track.do(farah, 'class.join')).to be_nil
+      # Made an assistant meanwhile, she is seen as one.
+      expect(track.do(Core::Person.new(**farah.to_h, role: 'assistant'), 'class.join')&.kind).to eq('joined')
+      expect(track.state.seats['farah'].to_h).to include(role: 'assistant', place: 'main', presence: 'here')
       expect(state.seats.keys).to eq(%w[odalys farah jonas])
     end
 

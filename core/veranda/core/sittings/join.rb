@@ -6,7 +6,8 @@ module Veranda
       # Someone's first connection, or their return. Staff come in at any time; others wait until the doors
       # open, or until staff let them in. Who comes back, comes back to the place they were in; while rooms are open, to theirs
       # ({Rooms::Standing}); who was sent out, waits; who was removed, does neither. A
-      # guest who comes by the link of one who was removed may be the same person: staff are told, and let them in or do not.
+      # guest who comes by the link of one who was removed may be the same person: staff are told, and let them in or do not. Who plays
+      # another part in the course than when they came, is seen as that from now on.
       class Join < SittingCommand
         include Rooms::Standing
 
@@ -22,7 +23,7 @@ module Veranda
         def decide
           raise Refusal.new(:class_ended, 'This class has ended.') if sitting.ended?
           raise Refusal.new(:removed, REMOVED) if plan.removed.key?(by.id)
-          return if seat&.here?
+          return if seat&.here? && seat.role == by.role
 
           room! unless seat
           by.staff? || sitting.in?(by.id) || let_in_at_once? ? come_in : wait
