@@ -22,7 +22,7 @@ module Veranda
         raise Core::Refusal.new(:staff_only, 'Only instructors decide that.') unless person
 
         Deciding::Perform.call(archive.log, 'course.set', input, stream: Core::Streams::StreamName.course(id), by: person)
-        json(archive.course(id).slice(:name, *POLICIES))
+        json(archive.course(id).slice(*POLICIES))
       end
     end
   end
