@@ -36,6 +36,15 @@ RSpec.describe 'A course', type: :journey do
     expect(tomas).to have_no_text('Farah Lindqvist')
     expect(ARCHIVE.people.courses('farah')).not_to include(course)
 
+    # What one of two types of a name stays while the other calls the course something else.
+    odalys.click_button('Rename')
+    odalys.fill_in('Name of the course', with: 'Streams')
+    perform('odalys', 'course.set', "course/#{course}", name: 'Tides again')
+    expect(tomas).to have_css('h1', text: 'Tides again')
+    expect(odalys).to have_field('Name of the course', with: 'Streams')
+    odalys.click_button('Leave it')
+    expect(odalys).to have_css('h1', text: 'Tides again')
+
     # The last one who decides goes on doing so, and is told why.
     part_of(odalys, 'Odalys Brandt').click
     odalys.find('[role=option]', text: 'Student').click

@@ -8,7 +8,8 @@ module Veranda
 
       get '/api/courses' do
         roles = archive.people.courses(someone![:id])
-        json(roles.map { |id, role| { id: id, name: archive.course(id)[:name], role: role } }.sort_by { |course| course[:name] })
+        names = archive.courses(roles.keys)
+        json(roles.map { |id, role| { id: id, name: names[id], role: role } }.sort_by { |course| course[:name] })
       end
 
       # What a course keeps of its classes, and for how long.

@@ -15,7 +15,7 @@ module Veranda
 
       # @param gathering [Gathering]
       def recheck(gathering)
-        peers = gathering.peers.select(&:person)
+        peers = gathering.peers
         roles = @hub.archive.people.roles_in(peers.map { |peer| peer.person.id }, gathering.lesson)
         peers.each { |peer| peer.close unless roles[peer.person.id] == peer.person.role }
       end

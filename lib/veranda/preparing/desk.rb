@@ -9,6 +9,8 @@ module Veranda
       # Lessons to come that are shown, and of each kind of thing that waits.
       MOST_LESSONS = 100
       MOST_WAITING = 20
+      # Classes, the latest, that are looked into for something to watch: whether there is, only they say themselves.
+      MOST_LOOKED_INTO = 60
       # ms for which lessons to come are looked through for what is to be mended.
       SOON = 8 * DAY
 
@@ -27,7 +29,7 @@ module Veranda
       def call
         near = @archive.lessons.of_courses(@roles.keys, after: Time.at((@now - DAY) / 1000.0), limit: MOST_LESSONS)
         all = @archive.lessons.titles(@roles.keys)
-        @recordings = @archive.recordings.of_lessons(all.keys)
+        @recordings = @archive.recordings.of_lessons(all.keys, limit: MOST_LOOKED_INTO)
         last = held(all)
         near = [@archive.lessons.fetch(last), *near] if last && near.none? { |lesson| lesson[:id] == last }
         cards = cards(near)

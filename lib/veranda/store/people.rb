@@ -119,15 +119,6 @@ module Veranda
         !@db[:guests].where(lesson_id: lesson_id, person_id: person_id, revoked_at: nil).empty?
       end
 
-      # @param ids [Array<String>]
-      # @return [Array<String>] those of them who have any part in a lesson
-      def with_part(ids, lesson)
-        members = @db[:memberships].where(course_id: lesson[:course_id], person_id: ids).select(:person_id)
-        guests = @db[:guests].where(lesson_id: lesson[:id], person_id: ids, revoked_at: nil).select(:person_id)
-        stand_ins = @db[:people].where(id: ids, stand_in: true).select(Sequel[:id].as(:person_id))
-        members.union(guests).union(stand_ins).select_map(:person_id)
-      end
-
       ROLES = <<~SQL
         SELECT * FROM (
           SELECT people.id, people.name,

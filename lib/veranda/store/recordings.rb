@@ -17,9 +17,10 @@ module Veranda
       end
 
       # @param lesson_ids [Array<String>]
+      # @param limit [Integer, nil]
       # @return [Array<Hash>] `{ sitting_id:, lesson_id:, shared: }` of real classes, newest first
-      def of_lessons(lesson_ids)
-        rows.where(lesson_id: lesson_ids, rehearsal: false, deleted_at: nil).reverse(:made_at).map { |row| tidy(row) }
+      def of_lessons(lesson_ids, limit: nil)
+        rows.where(lesson_id: lesson_ids, rehearsal: false, deleted_at: nil).reverse(:made_at).limit(limit).map { |row| tidy(row) }
       end
 
       # @return [Hash]

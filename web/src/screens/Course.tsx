@@ -49,13 +49,15 @@ function Opened({ id, children }: { id: string; children: React.ReactNode }) {
   const course = useStream<CourseState>(courseStream(id));
   const people = useStream<PeopleState>(peopleStream(id));
   const { you, trouble } = useConnection();
-  if (!course || !you) return <Waiting says={trouble?.says ?? 'Going to the course'} />;
+  // Who does not belong to it any more is shown nothing of what was known of it.
+  const left = trouble?.code === 'not_invited';
+  if (!course || !you || left) return <Waiting says={trouble?.says ?? 'Going to the course'} />;
   const decides = you.role === 'instructor';
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: { xs: 2, md: 3 }, pt: 2.5 }}>
       <Box sx={{ maxWidth: 1080, mx: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 2 }}>
-          <CourseName key={course.name} id={id} name={course.name ?? ''} decides={decides} />
+          <CourseName id={id} name={course.name ?? ''} decides={decides} />
           {children}
         </Box>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 360px' }, gap: { xs: 3, md: 5 } }}>

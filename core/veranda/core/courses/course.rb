@@ -20,8 +20,6 @@ module Veranda
 
         # @return [String, nil] nil until the course was begun
         attr_reader :name
-        # @return [Hash] see {POLICIES}
-        attr_reader :policies
 
         def initialize
           @policies = POLICIES

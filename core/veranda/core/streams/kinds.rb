@@ -15,10 +15,6 @@ module Veranda
 
         module_function
 
-        # @param kind [Symbol]
-        # @return [Kind]
-        def [](kind) = ALL.fetch(kind)
-
         # @param stream [String]
         # @return [Kind]
         # @raise [Refusal] `unknown_stream`

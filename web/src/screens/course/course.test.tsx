@@ -49,6 +49,17 @@ it('asks before one lays down one’s own part', () => {
   expect(asked()).toEqual([['people.give_role', { person: 'odalys', role: 'student' }]]);
 });
 
+it('keeps what is typed of a name while somebody else renames the course', () => {
+  const there = connection({ you: ODALYS });
+  const { rerender } = render(<CourseName id="nav" name="Navigation" decides />, { wrapper: there.wrapper });
+  fireEvent.click(screen.getByRole('button', { name: 'Rename' }));
+  fireEvent.change(screen.getByRole('textbox'), { target: { value: 'Tides' } });
+  rerender(<CourseName id="nav" name="Theirs" decides />);
+  expect(screen.getByRole('textbox')).toHaveProperty('value', 'Tides');
+  fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+  expect(screen.getByRole('heading').textContent).toBe('Theirs');
+});
+
 it('keeps what is typed of a name that was refused', async () => {
   const there = connection({ you: ODALYS });
   render(<CourseName id="nav" name="Navigation" decides />, { wrapper: there.wrapper });
