@@ -82,6 +82,9 @@ RSpec.describe 'Signing in' do
     # One who asks on and on is held up, and nobody else with them.
     expect(Array.new(1_000) { ask.call('GET', '/api/session', 'guest-0') }.count(200)).to be <= 400
     expect(ask.call('GET', '/api/session', 'guest-1')).to eq(200)
+    # By a link even sooner: its password can be guessed there.
+    expect(Array.new(200) { ask.call('POST', '/api/links/look', 'guest-2') }.count(200)).to be <= 60
+    expect(ask.call('POST', '/api/links/look', 'guest-3')).to eq(200)
   end
 
   it 'lets a school in by one link, and no endless crowd of names' do

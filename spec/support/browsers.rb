@@ -18,17 +18,21 @@ module Browsers
     options.add_option('goog:loggingPrefs', { browser: 'ALL' })
     service = Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver')
     Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: service).tap do |driver|
-      driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1,
-                                                                       mobile: false)
       driver.browser.execute_cdp('Browser.setDownloadBehavior', behavior: 'allow', downloadPath: DOWNLOADS)
     end
   end
 
   Capybara.default_max_wait_time = 60
+  # s between two looks. To look again at once costs the very machine that what is waited for is made on.
+  Capybara.default_retry_interval = 0.05
   Capybara.enable_aria_label = true
 
   # The pages are looked at where they stand: the other way takes each to an empty page of its own first, and has a second for that.
   Axe::Configuration.instance.legacy_mode = true
+
+  # Browsers that specs are through with, emptied for the next: to start one costs a machine more than the page that is looked at in it.
+  IDLE = [] # rubocop:disable Style/MutableConstant
+  MOST_IDLE = 4
 
   # Somebody's own browser.
   # @param name [Symbol]
@@ -36,8 +40,13 @@ module Browsers
   def browser(name, server)
     Capybara.app_host = server.address
     @browsers ||= {}
-    @browsers[name] ||= Capybara::Session.new(:chromium)
+    @browsers[name] ||= (IDLE.pop || Capybara::Session.new(:chromium)).tap do |session|
+      session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: 1280, height: 800, deviceScaleFactor: 1, mobile: false)
+    end
   end
+
+  # Something was put into this browser that the next spec should not find there.
+  def spoil(session) = (@spoilt ||= []) << session
 
   # Somebody goes to a page, signed in; wants `server`.
   # @param who [Symbol]
@@ -60,8 +69,18 @@ module Browsers
     failed = RSpec.current_example&.exception
     @browsers&.each do |name, session|
       leave_traces(name, session) if failed
-      session.quit
+      failed || @spoilt&.include?(session) || IDLE.length == MOST_IDLE ? session.quit : put_by(session)
     end
+  end
+
+  # Cookies, what the page stored and what it said go; its programs stay compiled. Twice: while a page is left it may store something, or
+  # be told of its session once more.
+  def put_by(session)
+    2.times { session.reset! }
+    session.driver.browser.logs.get(:browser)
+    IDLE << session
+  rescue Selenium::WebDriver::Error::WebDriverError, Capybara::CapybaraError
+    session.quit
   end
 
   def leave_traces(name, session)

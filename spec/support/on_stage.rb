@@ -16,6 +16,7 @@ module OnStage
 
   # Keeps hold of the page's connections, so that it can be asked what comes over them.
   def watch(session)
+    spoil(session)
     session.driver.browser.execute_cdp('Page.addScriptToEvaluateOnNewDocument', source: <<~JS)
       ['microphone', 'camera'].forEach((one) => localStorage.setItem(`veranda.${one}`, 'simulated'));
       window.connections = [];
