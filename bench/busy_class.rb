@@ -52,7 +52,7 @@ module Bench
                                         starts_at: Time.at(@began / 1000), steps: steps)
       boards = Array.new(STEPS) { |i| @archive.lessons.add_board(@lesson, name: "Board #{i + 1}") }
       steps.each_with_index { |step, i| step[:board] = boards[i] }
-      @archive.lessons.update(@lesson, version: 1, steps: steps)
+      @archive.lessons.lay(@lesson, steps: steps)
       @boards = boards.map { |id| "board/#{id}" }
       @board = @boards.first
       @sitting = Veranda::Preparing::Classes.new(@archive).ready(@archive.lessons.fetch(@lesson))

@@ -23,7 +23,7 @@ module Demo
     return if opened || rules[:starts_at] > Time.at(now / 1000)
 
     later = today(now) / 1000 - rules[:starts_at].to_i
-    archive.db[:lessons].where(id: STILL_TO_COME).update(starts_at: Sequel.lit("starts_at + ? * interval '1 second'", later))
+    archive.db[:lessons].where(id: STILL_TO_COME).select_map(%i[id starts_at]).each { |id, at| archive.lessons.lay(id, starts_at: at + later) }
   end
 
   # @param archive [Veranda::Store::Archive] over an empty database

@@ -57,7 +57,7 @@ module Demo
       steps = STEPS.map { |step| step[:id] == 'fog' ? with_clip(step) : step }
       @archive.lessons.create(id: 'rules', course_id: School::NAVIGATION, number: 3, title: 'Collision rules in narrow water',
                               minutes: 120, starts_at: Time.at(@starts_at / 1000), steps: steps)
-      @archive.db[:lessons].where(id: 'rules').update(record_from: 'lights', welcome: WELCOME, welcome_ink: 'lake')
+      @archive.lessons.lay('rules', record_from: 'lights', welcome: WELCOME, welcome_ink: 'lake')
       BOARDS.each { |id, name| @archive.lessons.add_board('rules', id: id, name: name) }
       @shelf.board('rules', 'rules-slides', 'Collision rules, slides', @materials[:deck])
       hands = Hands.new(@archive)

@@ -39,7 +39,7 @@ module Demo
     def passage
       @archive.lessons.create(id: 'passage', course_id: School::NAVIGATION, number: 4, title: 'A passage plan to Little Anson', minutes: 90,
                               starts_at: days(7), steps: steps)
-      @archive.db[:lessons].where(id: 'passage').update(record_from: nil)
+      @archive.lessons.lay('passage', record_from: nil)
       @archive.lessons.add_board('passage', id: 'passage-plan', name: 'Wick Quay to Little Anson')
       @shelf.board('passage', 'passage-pilot', 'Pilot notes', @materials[:pilot])
       Hands.new(@archive).prepare('odalys', 'passage-plan', plan, at: @today - 3_600_000)

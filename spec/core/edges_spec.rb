@@ -270,8 +270,4 @@ RSpec.describe 'Where two things are alike' do
     track.do(odalys, 'board.put', { marks: [stroke('m', points: Array.new(40) { |i| [i * 5, i * 0.1] }.flatten)] })
     expect(track.do(odalys, 'board.straighten', { ids: %w[m m] }).body[:ops].length).to eq(1)
   end
-
-  it 'lists that are none are refused, not stumbled over' do
-    expect { Core::Lessons::LessonContract.check({ 'version' => 1, 'steps' => 5 }, boards: []) }.to refusing(:bad_input)
-  end
 end

@@ -148,7 +148,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
     play(hall, drawn, odalys, farah, jonas)
     cases = followed(hall, ['sitting/s1', 'staff/s1', 'place/s1.main', 'place/s1.waiting', 'exchange/s1.main', 'thread/s1.t', 'own/s1.farah', 'board/b1']) +
             followed(with_polls(sitting), ['staff/s1', 'poll/s1.p', 'poll/s1.q']) + followed(with_questions(sitting), ['questions/s1', 'asked/s1']) +
-            followed(course, ['course/nav', 'people/nav']) +
+            followed(course, ['course/nav', 'people/nav']) + followed(planned, ['plan/l']) +
             followed(in_rooms(sitting), ['sitting/s1', 'staff/s1', 'place/s1.r1', 'place/s1.r3', 'own/s1.farah', 'own/s1.jonas'])
     kinds = cases.flat_map { |one| one[:entries].map { |entry| entry[:kind] } }.uniq
     expect(kinds).to include(*%w[planned boards opened joined seated dropped left moved extended recording ended waits waits_no_more cued shown ruled rules_set
@@ -183,6 +183,23 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
       give.call('people.enrol', :people, people: [{ id: 'jonas', name: 'Jonas', role: 'student' }])
       give.call('people.give_role', :people, person: 'farah', role: 'assistant')
       give.call('people.take_out', :people, person: 'jonas')
+    end
+  end
+
+  # A plan that two people work on.
+  def planned
+    Hall.new(Stage::World.new).tap do |hall|
+      steps = %w[a b].map { |id| { id: id, title: id.upcase, minutes: 10, shortest: 5, notes: '', board: nil, cues: [{ id: 'c', kind: 'record' }] } }
+      begun = { course_id: 'nav', number: 3, title: 'Rules', starts_at: 5_000, minutes: 60, steps: steps, record_from: 'a' }
+      hall.world.append(Core::Streams::Draft.new('plan/l', 'plan_begun', begun), 'house', 0)
+      give = ->(who, name, **input) { hall.world.perform(person(who), name, input, on: 'plan/l', at: 1_000) }
+      give.call(:odalys, 'plan.set', seen: 1, set: { title: 'Rules of the road', welcome: 'Bring a chart', record_from: nil })
+      give.call(:odalys, 'plan.add_step', step: 'd', after: 'a', set: { title: 'D', minutes: 4, shortest: 1 })
+      give.call(:odalys, 'plan.add_step', step: 'e', after: 'gone', set: { title: 'E' })
+      give.call(:odalys, 'plan.set_step', step: 'b', seen: 1, set: { notes: 'Mind the tide', rules: { draw: false } })
+      give.call(:odalys, 'plan.move_step', step: 'e', after: nil)
+      give.call(:odalys, 'plan.take_step', step: 'a', seen: 9)
+      hall.world.append(Core::Streams::Draft.new('plan/l', 'plan_set', { steps: hall.world.state('plan/l').steps.reverse, invited_only: true }), 'house', 0)
     end
   end
 

@@ -204,11 +204,8 @@ RSpec.describe 'Preparing over HTTP' do
       perform('odalys', 'board.put', "board/#{slides}", marks: [stroke('m1')])
       perform('tomas', 'board.put', "board/#{lesson[:board]}", marks: [note('n1', 'Locked words', locked: true), prop('d', 'dice', count: 2, faces: 6)])
       perform('odalys', 'board.use_prop', "board/#{lesson[:board]}", id: 'd', action: 'roll')
-      facts = odalys.get("/api/lessons/#{lesson[:lesson]}").body
-      steps = facts['steps'].map do |step|
-        step.merge('cues' => [{ 'id' => 'c', 'kind' => 'show', 'board' => slides, 'page' => 'p1' }], 'rules' => { 'draw' => false, 'post' => true, 'props' => true })
-      end
-      odalys.patch("/api/lessons/#{lesson[:lesson]}", { version: facts['version'], steps: steps })
+      laid = { cues: [{ id: 'c', kind: 'show', board: slides, page: 'p1' }], rules: { draw: false, post: true, props: true } }
+      %w[one two].each { |step| perform('odalys', 'plan.set_step', "plan/#{lesson[:lesson]}", step: step, seen: 1, set: laid) }
       lesson.merge(slides: slides)
     end
 
@@ -294,9 +291,11 @@ RSpec.describe 'Preparing over HTTP' do
     expect(wire.do('board.put', "board/#{board}", marks: [mark])).to include('code' => 'no_such_material')
     course = ARCHIVE.lessons.fetch(weather)[:course_id]
     expect(ruth.post("/api/courses/#{course}/polls", { question: question }).code).to eq('no_such_material')
-    step = { id: 'one', title: 'One', minutes: 5, shortest: 1, notes: '', board: nil, cues: [{ id: 'c', kind: 'poll', question: question }] }
-    expect(ruth.patch("/api/lessons/#{weather}", { version: 0, steps: [step] }).code).to eq('no_such_material')
-    expect(ruth.patch("/api/lessons/#{weather}", { version: 0, steps: [step.merge(cues: [], material: theirs)] }).code).to eq('no_such_material')
+    add = ->(**set) { wire.do('plan.add_step', "plan/#{weather}", step: 'one', after: nil, set: { title: 'One', **set }) }
+    expect(add.call(cues: [{ id: 'c', kind: 'poll', question: question }])).to include('code' => 'no_such_material')
+    expect(add.call(material: theirs)).to include('code' => 'no_such_material')
+    expect(add.call(board: fresh_lesson[:board])).to include('code' => 'no_such_board')
+    expect(wire.do('plan.set', "plan/#{weather}", seen: 1, set: { welcome_picture: theirs })).to include('code' => 'no_such_material')
     sitting = fresh_class(lesson: weather)[:sitting]
     live = Wire.new(ruth).tap { |one| one.hello({ sitting: sitting }) }
     expect(live.do('poll.stage', "staff/#{sitting}", poll: 'p', question: question)).to include('code' => 'no_such_material')
@@ -305,9 +304,7 @@ RSpec.describe 'Preparing over HTTP' do
 
   it 'opens a lesson also when a step names a material that is not there' do
     lesson = fresh_lesson
-    facts = odalys.get("/api/lessons/#{lesson[:lesson]}").body
-    steps = facts['steps'].map { |step| step.merge('material' => 'nowhere') }
-    odalys.patch("/api/lessons/#{lesson[:lesson]}", { version: facts['version'], steps: steps })
+    ARCHIVE.lessons.lay(lesson[:lesson], steps: ARCHIVE.lessons.fetch(lesson[:lesson])[:steps].map { |step| step.merge(material: 'nowhere') })
     expect(odalys.get("/api/lessons/#{lesson[:lesson]}").status).to eq(200)
     expect(odalys.get("/api/lessons/#{lesson[:lesson]}.zip").status).to eq(200)
   end

@@ -15,7 +15,7 @@ RSpec.describe 'Reading by address', order: :defined do
     @materials[:sound] = material_on(@boards[:open], kind: 'sound', type: 'audio/ogg')
     @materials[:unused] = material_on(nil)
     @materials[:welcome] = material_on(nil, kind: 'picture', type: 'image/png')
-    ARCHIVE.db[:lessons].where(id: @lesson).update(welcome_picture: @materials[:welcome])
+    ARCHIVE.lessons.lay(@lesson, welcome_picture: @materials[:welcome])
     @sitting = fresh_class(**@made)[:sitting]
     link = ARCHIVE.links.make('recording', sitting_id: @sitting)
     visitors = { odalys: 'odalys', tomas: 'tomas', farah: 'farah', jonas: 'jonas', ruth: 'ruth', nobody: nil, watcher: nil }

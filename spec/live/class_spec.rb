@@ -59,7 +59,7 @@ RSpec.describe 'A class over real sockets' do
   it 'tells everyone at once what a step lets them do' do
     steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps].map { |step| step[:id] == 'two' ? step.merge(rules: { draw: false, post: true, props: false }) : step }
     fresh = fresh_lesson
-    ARCHIVE.lessons.update(fresh[:lesson], version: 1, steps: steps.map { |step| step.merge(board: nil) })
+    ARCHIVE.lessons.lay(fresh[:lesson], steps: steps.map { |step| step.merge(board: nil) })
     ruled = fresh_class(**fresh)
     odalys, farah = %w[odalys farah].map { |who| Wire.join(server, who, { sitting: ruled[:sitting] }) }
     odalys.do('class.move', "sitting/#{ruled[:sitting]}", step: 'two')

@@ -171,7 +171,7 @@ RSpec.describe 'Someone who means harm, in a class' do
   it 'never gets a board for staff on show, and loses one that becomes so' do
     steps = ARCHIVE.lessons.fetch(fresh_lesson[:lesson])[:steps]
     other = fresh_lesson
-    ARCHIVE.lessons.update(other[:lesson], version: 1, steps: [steps[0].merge(board: other[:board]), steps[1].merge(board: other[:staff_board])])
+    ARCHIVE.lessons.lay(other[:lesson], steps: [steps[0].merge(board: other[:board]), steps[1].merge(board: other[:staff_board])])
     klass = fresh_class(**other)
     odalys, farah = join('odalys', klass), join('farah', klass)
     odalys.do('class.move', "sitting/#{klass[:sitting]}", step: 'one')

@@ -172,7 +172,7 @@ RSpec.describe 'Planning a class again' do
     classes = Veranda::Preparing::Classes.new(ARCHIVE)
     3.times { classes.ready(ARCHIVE.lessons.fetch(made[:lesson])) }
     expect(ARCHIVE.log.entries("sitting/#{made[:sitting]}").map(&:kind)).to eq(['planned'])
-    ARCHIVE.lessons.update(made[:lesson], version: 1, title: 'Fog')
+    ARCHIVE.lessons.lay(made[:lesson], title: 'Fog')
     classes.ready(ARCHIVE.lessons.fetch(made[:lesson]))
     expect(ARCHIVE.sittings.state(made[:sitting]).title).to eq('Fog')
     expect(ARCHIVE.log.state("place/#{made[:sitting]}.waiting").first.welcome).to include(title: 'Fog')

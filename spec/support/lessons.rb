@@ -27,7 +27,7 @@ module Lessons
   # Cues on the first step of a lesson.
   def cue!(made, *cues)
     steps = ARCHIVE.lessons.fetch(made[:lesson])[:steps]
-    ARCHIVE.db[:lessons].where(id: made[:lesson]).update(steps: Sequel.pg_jsonb([steps.first.merge(cues: cues), *steps.drop(1)]))
+    ARCHIVE.lessons.lay(made[:lesson], steps: [steps.first.merge(cues: cues), *steps.drop(1)])
   end
 
   # A class of a fresh lesson, planned; its doors open unless said otherwise.

@@ -48,6 +48,16 @@ module Stage
       drafts.map { |draft| append(draft, by.id, at) }
     end
 
+    # What is in a stream without having been asked for.
+    def append(draft, actor, at)
+      own = @entries[draft.stream]
+      entry = Core::Streams::Entry.new(stream: draft.stream, seq: own.length + 1, at: at, actor: actor, kind: draft.kind,
+                                       body: through_json(draft.body), command_id: "c#{own.length}")
+      own << entry
+      @states[draft.stream].apply(entry)
+      entry
+    end
+
     # What the state would be, folded afresh from what JSON keeps of the entries.
     def refolded(name, upto: nil) = Core::Streams::Fold.over(name, copies(name).take(upto || @entries[name].length))
 
@@ -59,15 +69,6 @@ module Stage
     def scene(name, by, at, outside)
       Core::Scene.new(@concern, by: by, at: at, rng: Random.new(@entries[name].length), outside: outside,
                                 earlier: ->(seq) { refolded(name, upto: seq) }) { |stream| @states[stream] }
-    end
-
-    def append(draft, actor, at)
-      own = @entries[draft.stream]
-      entry = Core::Streams::Entry.new(stream: draft.stream, seq: own.length + 1, at: at, actor: actor, kind: draft.kind,
-                                       body: through_json(draft.body), command_id: "c#{own.length}")
-      own << entry
-      @states[draft.stream].apply(entry)
-      entry
     end
 
     def copies(name) = @entries[name].map { |entry| entry.dup.tap { |copy| copy.body = through_json(copy.body) } }

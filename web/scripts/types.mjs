@@ -27,8 +27,9 @@ const types = await compile(object('Commands', commands), 'Commands', OPTIONS);
 /** The type of a constant: what all of its parts have in common. */
 const typeOf = (value) => {
   if (Array.isArray(value)) return `readonly ${value.length > 0 ? wrapped(typeOf(value[0])) : 'unknown'}[]`;
+  if (value === null) return 'null';
   if (typeof value !== 'object') return typeof value;
-  return `Readonly<Record<string, ${typeOf(Object.values(value)[0])}>>`;
+  return `Readonly<Record<string, ${[...new Set(Object.values(value).map(typeOf))].join(' | ')}>>`;
 };
 const wrapped = (type) => (type.startsWith('readonly') ? `(${type})` : type);
 const values = Object.entries(constants).map(([name, value]) =>

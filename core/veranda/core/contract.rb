@@ -16,9 +16,10 @@ module Veranda
       COMPILED = {}.compare_by_identity
       private_constant :COMPILED
 
+      # @param parts [Array<Dry::Schema::JSON>] whose fields it has too
       # @return [Dry::Schema::JSON]
-      def self.define(&block)
-        Dry::Schema.JSON do
+      def self.define(*parts, &block)
+        Dry::Schema.JSON(parent: parts) do
           config.predicates = Types::Predicates
           config.messages.load_paths << MESSAGES
           instance_eval(&block)

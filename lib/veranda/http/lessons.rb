@@ -36,18 +36,6 @@ module Veranda
         json(id: id)
       end
 
-      patch '/api/lessons/:id' do |id|
-        lesson = archive.lessons.fetch(id)
-        staff!(lesson)
-        boards = archive.lessons.boards(id).map { |board| board[:id] }
-        facts = Core::Lessons::LessonContract.check(input, boards: boards)
-        facts[:starts_at] = Time.at(facts[:starts_at]/1000r) if facts[:starts_at]
-        picture!(lesson, facts[:welcome_picture]) if facts[:welcome_picture]
-        showable!(materials_of(facts[:steps]) - materials_of(lesson[:steps])) if facts[:steps]
-        saved, conflicts = archive.lessons.update(id, **facts)
-        lesson(saved, conflicts: conflicts.map { |one| one.transform_values { |value| value.is_a?(Time) ? ms(value) : value } })
-      end
-
       # A new board: empty, on the slides of a material, or a copy of a template or any other board.
       post '/api/lessons/:id/boards' do |id|
         person = staff!(lesson = archive.lessons.fetch(id))
@@ -122,19 +110,7 @@ module Veranda
         row if row && row[:lesson_id] == lesson && row[:rehearsal]
       end
 
-      # What is at hand in steps, played by cues, or shown by their polls.
-      def materials_of(steps)
-        steps.flat_map { |step| [step[:material], *(step[:cues] || []).flat_map { |cue| Core::Lessons::Cues.materials(cue) }] }.compact
-      end
-
-      def picture!(lesson, id)
-        material = archive.materials.find_all([id]).first
-        return if material && material[:course_id] == lesson[:course_id] && material[:kind] == 'picture' && material[:sitting_id].nil?
-
-        raise Core::Refusal.new(:no_such_material, 'There is no such picture on this shelf.')
-      end
-
-      def lesson(lesson, **more)
+      def lesson(lesson)
         person = staff!(lesson)
         starts_at = ms(lesson[:starts_at])
         facts = lesson.merge(starts_at: starts_at)
@@ -142,7 +118,7 @@ module Veranda
         json(facts.merge(course: archive.course(lesson[:course_id])[:name], role: person.role, sheet: sheet.to_h,
                          boards: archive.lessons.boards(lesson[:id]),
                          copies: archive.own_copies.of_lesson(lesson[:id]).map { |row| copy(row) },
-                         to_mend: aside(:findings, lessons: [lesson[:id]], now: hub.clock.call)[lesson[:id]], **more))
+                         to_mend: aside(:findings, lessons: [lesson[:id]], now: hub.clock.call)[lesson[:id]]))
       end
 
       # Before and after class: the boards that are open to students, and nothing of the plan.

@@ -19,6 +19,7 @@ module Veranda
         @welcomes = Welcomes.new(hub.archive, @greetings, @listeners, clock: hub.clock, stood: ->(peer) { hub.stage.stand(peer) })
         @door = LessonDoor.new(self, lesson, lane: @lane, welcomes: @welcomes)
         @materials = NamedMaterials.new(hub.archive)
+        @plan_names = NamedInPlan.new(hub.archive, lesson[:id])
         @aftermath = Aftermath.new(self, lane: @lane, welcomes: @welcomes, door: @door)
         @rounds = Rounds.new(self, welcomes: @welcomes)
         @poll_watch = PollWatch.new(self)
@@ -65,7 +66,7 @@ module Veranda
       def submit(order, peer, &)
         listens!(order.stream, peer)
         @door.stand(order) unless peer.sitting_id || order.by.staff?
-        @materials.check!(order)
+        order.command <= Core::Lessons::PlanCommand ? @plan_names.check!(order) : @materials.check!(order)
         return super unless WATCHED.include?(order.command)
 
         @lane.submit(order) do |outcome|

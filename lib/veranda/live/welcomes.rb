@@ -34,7 +34,7 @@ module Veranda
       def prepare(peer, performer, seen, lesson)
         boards = boards_for(peer, lesson)
         peer.rights = @allowances.in_lesson(peer, boards, performer, lesson)
-        @greetings.greet(peer, performer, boards.keys, seen)
+        @greetings.greet(peer, performer, in_lesson(peer, lesson, boards), seen)
       end
 
       # After boards were added or changed.
@@ -42,7 +42,7 @@ module Veranda
       def review_lesson(peers, performer, lesson)
         peers.select(&:welcomed).each do |peer|
           boards = boards_for(peer, lesson)
-          @greetings.adjust(peer, performer, boards.keys)
+          @greetings.adjust(peer, performer, in_lesson(peer, lesson, boards))
           @greetings.send_rights(peer, @allowances.in_lesson(peer, boards, performer, lesson))
         end
       end
@@ -126,6 +126,8 @@ module Veranda
         followed = peer.following.select { |stream| Core::Access::InClass.new(peer.person, sitting, staff, own).reads?(stream) }
         Core::Access::InClass.new(peer.person, sitting, staff, own).streams | followed
       end
+
+      def in_lesson(peer, lesson, boards) = Core::Access::InLesson.new(peer.person, lesson[:id]).streams + boards.keys
 
       # @return [Hash{String => Hash}] boards by stream
       def boards_for(peer, lesson)

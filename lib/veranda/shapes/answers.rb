@@ -33,8 +33,7 @@ module Veranda
       }.freeze
 
       LESSON = { **TITLED, number: INTEGER, minutes: INTEGER, role: STRING, starts_at: MOMENT, course: STRING }.freeze
-      STEP = { **TITLED, minutes: INTEGER, shortest: INTEGER, notes: STRING, leads: Views::LEADS, board: maybe(STRING),
-                         material: maybe(STRING), rules: maybe(Views::RULES), cues: list(shape(:Cue)) }.freeze
+      STEP = { id: STRING, **Views::STEP_FIELDS }.freeze
       SHEET = object({ total: INTEGER, minutes: INTEGER, over: INTEGER, rows: list(object({ **STEP, starts_at: MOMENT })), slack: INTEGER,
                        squeeze: maybe(list(shape(:LessMinutes))) })
 
@@ -53,18 +52,14 @@ module Veranda
                               questions: list(object({ **TITLED, count: INTEGER })) }),
         Step: object(STEP),
         LessonFacts: object({ **LESSON, course_id: STRING, steps: list(shape(:Step)), record_from: maybe(STRING), version: INTEGER,
-                                        welcome: STRING, welcome_ink: maybe(STRING), welcome_picture: maybe(STRING),
-                                        invited_only: BOOLEAN,
+                                        **Views::DOORS,
                                         sheet: SHEET, boards: list(shape(:BoardRow)), copies: list(shape(:OwnCopy)),
                                         to_mend: list(shape(:Finding)) },
-                            may: { conflicts: list(shape(:Conflict)) },
-                            about: 'A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that ' \
-                                   'theirs was kept; `squeeze` is null when there is not that much to spare.'),
+                            about: 'A lesson as staff see it; `version` is the number of the last entry of its plan, and `squeeze` null ' \
+                                   'when there is not that much to spare.'),
         OpenLesson: object({ **LESSON, course_id: STRING, boards: list(object({ **NAMED, outside: OUTSIDE, first_page: STRING })),
                                        copies: list(shape(:OwnCopy)) },
                            about: 'A lesson as its students see it before and after class.'),
-        Conflict: object({ step: maybe(STRING), field: STRING, title: STRING, mine: ANYTHING, theirs: ANYTHING },
-                         about: 'A field that two people changed differently; `step` is null for the lesson itself.'),
         News: object({ board: STRING, person: STRING, name: STRING, count: INTEGER, at: MOMENT },
                      about: 'What somebody did on a board since one last looked.'),
         ClassFacts: object({ **TITLED, lesson: STRING, course: STRING, rehearsal: BOOLEAN, recording: one_of('none', 'waiting', 'ready'),

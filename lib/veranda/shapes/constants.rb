@@ -25,7 +25,8 @@ module Veranda
           STAFF: Core::Person::STAFF, POST_LIMIT: Core::Exchange::WritePost::LIMIT, POST_SIGNS: Core::Exchange::React::SIGNS,
           THREAD_PEOPLE: Core::Exchange::Thread::MOST_PEOPLE, MOST_PINNED: Core::Exchange::Pin::MOST,
           NAME_LIMIT: Core::Name::LIMIT, COURSE_NAME_LIMIT: Core::Courses::SetCourse::LONGEST,
-          WELCOME_LIMIT: Core::Lessons::LessonContract::WELCOME_LIMIT,
+          WELCOME_LIMIT: Core::Lessons::SetPlan::WELCOME_LIMIT, PLAIN_STEP: Core::Lessons::Plan::STEP,
+          MOST_STEPS: Core::Lessons::Plan::MOST_STEPS,
           WIDTHS: boards::AdvanceWidths::WIDTHS, OTHERWISE: boards::AdvanceWidths::OTHERWISE, **polls }
       end
 

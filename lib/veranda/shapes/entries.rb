@@ -154,11 +154,18 @@ module Veranda
       PEOPLE = { enrolled: object({ people: list(shape(:CoursePerson)) }), role_given: object({ id: STRING, role: Views::COURSE_ROLE }),
                  taken_out: object({ id: STRING }) }.freeze
 
+      PLAN_FIELDS = { title: STRING, starts_at: MOMENT, minutes: INTEGER, record_from: maybe(STRING), **Views::DOORS }.freeze
+      PLAN = { plan_begun: object({ course_id: STRING, number: INTEGER, steps: list(shape(:Step)) }, may: PLAN_FIELDS),
+               plan_set: object({}, may: { **PLAN_FIELDS, steps: list(shape(:Step)) }),
+               step_added: object({ step: object({ id: STRING }, may: Views::STEP_FIELDS), after: maybe(STRING) }),
+               step_set: object({ id: STRING, set: object({}, may: Views::STEP_FIELDS) }),
+               step_moved: object({ id: STRING, after: maybe(STRING) }), step_taken: object({ id: STRING }) }.freeze
+
       # @param kind [Symbol] of stream
       # @return [Hash{Symbol => Hash}] kinds of its entries
       def self.of(kind) = const_get(kind.to_s.upcase)
 
-      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL, **QUESTIONS, **COURSE, **PEOPLE }.freeze
+      KINDS = { **BOARD, **SITTING, **STAFF, **PLACE, **EXCHANGE, **OWN, **POLL, **QUESTIONS, **COURSE, **PEOPLE, **PLAN }.freeze
 
       FIELDS = { seq: INTEGER, at: MOMENT, by: STRING }.freeze
 

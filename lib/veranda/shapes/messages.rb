@@ -69,7 +69,8 @@ module Veranda
       # The view of a stream by its kind, as in a welcome or when it was gained.
       VIEWS = { board: :BoardView, sitting: :SittingView, staff: :StaffView, place: :PlaceView, exchange: :ExchangeView,
                 thread: :ThreadView, own: :OwnView,
-                poll: :PollView, questions: :QuestionsView, asked: :QuestionsView, course: :CourseView, people: :PeopleView }.freeze
+                poll: :PollView, questions: :QuestionsView, asked: :QuestionsView, course: :CourseView, people: :PeopleView,
+                plan: :PlanView }.freeze
     end
   end
 end

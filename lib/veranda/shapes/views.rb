@@ -32,7 +32,11 @@ module Veranda
                grace: INTEGER, warnings: list(INTEGER), free: BOOLEAN, read: BOOLEAN, quiet: BOOLEAN, recorded: BOOLEAN,
                leaders: list(STRING) }.freeze
 
-      LEADS = one_of(Core::Lessons::LessonContract::LEADS)
+      LEADS = one_of(Core::Lessons::PlanStep::LEADS)
+      STEP_FIELDS = { title: STRING, minutes: INTEGER, shortest: INTEGER, notes: STRING, leads: LEADS, board: maybe(STRING),
+                      material: maybe(STRING), rules: maybe(RULES), cues: list(shape(:Cue)) }.freeze
+      # What those find who come to the doors of a lesson.
+      DOORS = { welcome: STRING, welcome_ink: maybe(STRING), welcome_picture: maybe(STRING), invited_only: BOOLEAN }.freeze
       SIGN = one_of(Core::Exchange::React::SIGNS)
       PARKED = one_of(Core::Exchange::Park::STATES)
 
@@ -146,6 +150,9 @@ module Veranda
                           rooms: list(shape(:RoomKept)) },
                         about: 'What concerns one person in a class and nobody else.'),
 
+        PlanView: object({ course_id: maybe(STRING), number: maybe(INTEGER), title: maybe(STRING), starts_at: MOMENT, minutes: INTEGER,
+                           steps: list(shape(:Step)), record_from: maybe(STRING), **DOORS },
+                         about: 'What is to be done in a lesson, and when, as those who teach it know it.'),
         CourseView: object({ name: maybe(STRING), **POLICIES },
                            about: 'A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.'),
         CoursePerson: object({ id: STRING, name: STRING, role: COURSE_ROLE }),

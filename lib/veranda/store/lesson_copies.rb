@@ -22,10 +22,9 @@ module Veranda
           boards = @archive.lessons.boards(lesson[:id]).to_h do |row|
             [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])]
           end
-          @db[:lessons].where(id: id).update(steps: Sequel.pg_jsonb(steps(lesson[:steps], boards)),
-                                             record_from: lesson[:record_from],
-                                             **lesson.slice(:welcome, :welcome_ink, :invited_only),
-                                             welcome_picture: (lesson[:welcome_picture] if course_id == lesson[:course_id]))
+          @archive.lessons.lay(id, steps: steps(lesson[:steps], boards), record_from: lesson[:record_from],
+                                   **lesson.slice(:welcome, :welcome_ink, :invited_only),
+                                   welcome_picture: (lesson[:welcome_picture] if course_id == lesson[:course_id]))
           id
         end
       end

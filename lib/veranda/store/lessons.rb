@@ -2,16 +2,8 @@
 
 module Veranda
   module Store
-    # Lessons with their steps and boards: what is edited as a form.
+    # Lessons, as their plans say ({PlanTables}), and their boards.
     class Lessons
-      # Earlier versions that are kept of each lesson, to bring together what several people save.
-      KEPT = 100
-      FORM = %i[title starts_at minutes steps record_from welcome welcome_ink welcome_picture invited_only].freeze
-
-      # What earlier versions of lessons say nothing of.
-      PLAIN = { welcome: '', welcome_ink: nil, welcome_picture: nil, invited_only: false }.freeze
-      private_constant :PLAIN
-
       # @param db [Sequel::Database]
       # @param log [Log]
       def initialize(db, log)
@@ -43,28 +35,21 @@ module Veranda
       # @return [Hash{String => Hash}] `{ title:, course_id: }` of all lessons of some courses by id, in the order in which they begin
       def titles(course_ids) = @db[:lessons].where(course_id: course_ids).order(:starts_at).select(:id, :title, :course_id).as_hash(:id)
 
+      # Begins the plan of a lesson.
       # @return [String] id of the new lesson
       def create(course_id:, title:, starts_at:, minutes:, steps: [], number: nil, id: Ids.call)
-        number ||= (@db[:lessons].where(course_id: course_id).max(:number) || 0) + 1
-        @db[:lessons].insert(id: id, course_id: course_id, number: number, title: title, starts_at: starts_at,
-                             minutes: minutes, steps: Sequel.pg_jsonb(steps), record_from: steps.first&.fetch(:id))
+        @db.transaction do
+          number ||= (@db[:lessons].where(course_id: course_id).max(:number) || 0) + 1
+          @log.begin(Core::Streams::StreamName.plan(id))
+          write(id, 'plan_begun', { course_id: course_id, number: number, title: title, starts_at: starts_at, minutes: minutes,
+                                    steps: steps, record_from: steps.first&.fetch(:id) })
+        end
         id
       end
 
-      # Saves what somebody has changed. When somebody else has saved since, what does not conflict with theirs is taken in.
-      # @param version [Integer] the version that was edited
-      # @param changes [Hash] any of {FORM}, `starts_at` as a Time
-      # @return [Array(Hash, Array<Hash>)] the lesson as it is now, and the conflicts, see {Core::Lessons::Merge}
-      # @raise [Core::Refusal] `outdated` when the version is too old to tell what was changed
-      def update(id, version:, **changes)
-        @db.transaction do
-          now = tidy(@db[:lessons].where(id: id).for_update.first) or raise no_such_lesson
-          changes[:steps] = with_all_fields(changes[:steps]) if changes[:steps]
-          merged = Core::Lessons::Merge.call(base: version == now[:version] ? now : version(id, version), theirs: now, mine: changes)
-          save(now, merged.facts)
-          [fetch(id), merged.conflicts]
-        end
-      end
+      # Lays a plan down as it came from elsewhere: whoever edits it gives commands.
+      # @param facts [Hash] any of {Core::Lessons::Plan::FIELDS} and `steps:`; `starts_at` as a Time
+      def lay(id, **facts) = write(id, 'plan_set', facts)
 
       # @param rehearsal_id [String, nil] for the copies that one rehearsal uses
       # @return [Array<Hash>] `{ id:, lesson_id:, name:, audience:, people:, outside:, template:, material_id:, first_page: }`, oldest
@@ -153,31 +138,17 @@ module Veranda
 
       def no_such_lesson = Core::Refusal.new(:no_such_lesson, 'There is no such lesson.')
 
-      def version(id, version)
-        facts = @db[:lesson_versions].where(lesson_id: id, version: version).get(Sequel.cast(:facts, String))
-        raise Core::Refusal.new(:outdated, 'This page is too old to be saved. Copy what you wrote and load it again.') unless facts
-
-        facts = JSON.parse(facts, symbolize_names: true)
-        tidy({ **PLAIN, **facts, starts_at: Time.at(facts[:starts_at]/1000r) })
+      def write(id, kind, facts)
+        stream = Core::Streams::StreamName.plan(id)
+        facts = facts.merge(starts_at: (facts[:starts_at].to_r * 1000).round) if facts[:starts_at]
+        @log.append([stream]) do |heads|
+          [Core::Streams::Entry.new(stream: stream, seq: heads.fetch(stream) + 1, at: now, actor: 'house', kind: kind, body: facts)]
+        end
       end
 
-      def save(now, facts)
-        changed = facts.reject { |field, value| now[field] == value }
-        return if changed.empty?
+      def now = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
 
-        keep(now)
-        changed[:steps] = Sequel.pg_jsonb(changed[:steps]) if changed[:steps]
-        @db[:lessons].where(id: now[:id]).update(**changed, version: now[:version] + 1)
-      end
-
-      def keep(lesson)
-        facts = lesson.slice(*FORM).merge(starts_at: (lesson[:starts_at].to_r * 1000).round)
-        @db[:lesson_versions].insert(lesson_id: lesson[:id], version: lesson[:version], facts: Sequel.pg_jsonb(facts))
-        @db[:lesson_versions].where(lesson_id: lesson[:id]) { version <= lesson[:version] - KEPT }.delete
-      end
-
-      def tidy(row) = row&.merge(steps: with_all_fields(JSON.parse(JSON.generate(row[:steps]), symbolize_names: true)))
-      def with_all_fields(steps) = steps.map { |step| Core::Lessons::LessonContract::PLAIN.merge(step) }
+      def tidy(row) = row&.merge(steps: PlanTables.facts(row)[:steps].map { |step| Core::Lessons::Plan::STEP.merge(step) })
     end
   end
 end

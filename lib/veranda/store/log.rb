@@ -25,7 +25,7 @@ module Veranda
 
       CHANNEL = 'veranda_entries'
       # What is noted in tables beside it, in the same commit.
-      BESIDE = [MaterialUses, SittingStatus, TurnedOut, CourseTables].freeze
+      BESIDE = [MaterialUses, SittingStatus, TurnedOut, CourseTables, PlanTables].freeze
       ENTRY_COLUMNS = %i[stream seq at actor kind body command_id].freeze
 
       include Counting

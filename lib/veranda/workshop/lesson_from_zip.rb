@@ -42,9 +42,8 @@ module Veranda
                                          minutes: facts[:minutes])
         boards = facts[:boards].to_h { |board| [board[:id], board(board, lesson, materials)] }
         steps = facts[:steps].map { |step| step(step, boards, materials) }
-        @archive.db[:lessons].where(id: lesson).update(steps: Sequel.pg_jsonb(steps), record_from: facts[:record_from],
-                                                       **facts.slice(:welcome, :welcome_ink),
-                                                       welcome_picture: materials[facts[:welcome_picture]])
+        @archive.lessons.lay(lesson, steps: steps, record_from: facts[:record_from], **facts.slice(:welcome, :welcome_ink),
+                                     welcome_picture: materials[facts[:welcome_picture]])
         lesson
       end
 

@@ -79,37 +79,6 @@ RSpec.describe 'A lesson' do
     end
   end
 
-  describe Veranda::Core::Lessons::LessonContract do
-    let(:step) { { 'id' => 'a', 'title' => 'Names', 'minutes' => 10, 'shortest' => 5, 'notes' => '', 'board' => nil } }
-
-    def check(**changes)
-      described_class.check({ 'version' => 1, 'steps' => [step.merge(changes.transform_keys(&:to_s))] }, boards: ['b1'])
-    end
-
-    it 'takes sensible steps' do
-      expect(check(board: 'b1')[:steps].first).to include(title: 'Names', board: 'b1')
-    end
-
-    # Which may have been pasted from anywhere: with lines, and with letters that turn round whatever stands after them.
-    it 'takes titles as one line that reads one way' do
-      expect(check(title: " Names \n and\u202E places\u0007 ")[:steps].first[:title]).to eq('Names and places')
-      expect(check(title: "می\u200Cخواهم")[:steps].first[:title]).to eq("می\u200Cخواهم")
-      whole = described_class.check({ 'version' => 1, 'title' => "\tRules\u2028of the road " }, boards: [])
-      expect(whole[:title]).to eq('Rules of the road')
-      expect { described_class.check({ 'version' => 1, 'title' => "\u202E \n" }, boards: []) }.to refusing(:title_missing)
-    end
-
-    it 'refuses what makes no sense' do
-      expect { check(title: '  ') }.to refusing(:step_untitled)
-      expect { check(title: "\u200E\u202E") }.to refusing(:step_untitled)
-      expect { check(shortest: 11) }.to refusing(:step_too_short)
-      expect { check(board: 'other') }.to refusing(:no_such_board)
-      expect { check(minutes: -1) }.to refusing(:bad_input)
-      expect { check(minutes: '10') }.to refusing(:bad_input)
-      expect { check(colour: 'red') }.to refusing(:bad_input)
-    end
-  end
-
   describe Veranda::Core::Name do
     it 'tidies white space and refuses names that are none or too long' do
       expect(described_class.clean("  Farah \n\u200b Lindqvist ")).to eq('Farah Lindqvist')

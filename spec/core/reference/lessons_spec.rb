@@ -40,25 +40,6 @@ RSpec.describe 'Lessons, against what was found of them' do
     expect_reference('readiness', cases)
   end
 
-  def edited(steps, who)
-    found = steps.map { |one| invented.upto(3).zero? ? one.merge(title: "#{who} #{invented.upto(9)}", minutes: invented.upto(60)) : one }
-    found = found.shuffle(random: invented.rng) if invented.upto(3).zero?
-    found.delete_at(invented.upto(found.length)) if invented.upto(2).zero?
-    found.insert(invented.upto(found.length + 1), step("#{who}#{invented.upto(3)}")) if invented.upto(2).zero?
-    found
-  end
-
-  it 'come together out of two people’s edits' do
-    base = { title: 'Rules', steps: Array.new(5) { |n| step(n) } }
-    cases = Array.new(120) do
-      theirs = base.merge(title: invented.one('Rules', 'Fog'), steps: edited(base[:steps], 't'))
-      mine = { title: invented.one('Rules', 'Night'), steps: edited(base[:steps], 'm') }
-      merged = Core::Lessons::Merge.call(base: base, theirs: theirs, mine: mine)
-      [merged.facts[:steps].map { |one| one[:id] }.join(' '), merged.conflicts.length, digest([merged.facts, merged.conflicts])]
-    end
-    expect_reference('merges', cases)
-  end
-
   it 'are as hard to read' do
     tones = ->(_, version, slide) { { across: 4, colours: Array.new(12) { |i| %w[#FFFFFF #102030 #888888 #FBF7EE #2B5F8C][(i * slide + version) % 5] } } if slide }
     cases = Array.new(80) do |i|

@@ -29,7 +29,6 @@ RSpec.describe 'The tables of the core, against what they were' do
 
   it 'let the same input in' do
     contracts = Core::Commands::ALL.to_h { |command| [command.wire_name, command.contract] }
-    contracts['lesson'] = Core::Lessons::LessonContract::CONTRACT
     contracts['manifest'] = Core::Lessons::Manifest::CONTRACT
     expect_reference('contracts', contracts.map { |name, contract| [name, digest(contract.rules.transform_values(&:to_ast).inspect)] })
   end

@@ -474,6 +474,395 @@ export interface Commands {
     id: string;
     sign?: 'agree' | 'thanks' | 'good' | 'puzzled';
   };
+  'plan.set': {
+    seen: number;
+    set: {
+      title?: string;
+      starts_at?: number;
+      minutes?: number;
+      record_from?: null | string;
+      welcome?: string;
+      welcome_ink?: null | ('slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber');
+      welcome_picture?: null | string;
+      invited_only?: boolean;
+    };
+  };
+  'plan.add_step': {
+    step: string;
+    after: null | string;
+    set: {
+      title?: string;
+      minutes?: number;
+      shortest?: number;
+      notes?: string;
+      board?: null | string;
+      material?: null | string;
+      leads?: 'paper' | 'people' | 'words';
+      rules?: {
+        speak?: boolean;
+        camera?: boolean;
+        share?: boolean;
+        draw?: boolean;
+        arrange?: boolean;
+        add?: boolean;
+        bring?: boolean;
+        post?: boolean;
+        threads?: boolean;
+        props?: boolean;
+        record?: boolean;
+        caption?: boolean;
+      };
+      cues?: {
+        id: string;
+        kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll' | 'set' | 'clip';
+        label?: string;
+        board?: string;
+        page?: string;
+        material?: string;
+        until_done?: boolean;
+        size?: 2 | 3;
+        plan?: {
+          by: 'rooms' | 'size';
+          number: number;
+          way?: 'deal' | 'hand' | 'choice';
+          names?: string[];
+          wishes?: {
+            kind: 'together' | 'apart' | 'each' | 'lead' | 'mix' | 'level';
+            people?: string[];
+            by?: string;
+          }[];
+          limit?: number;
+          minutes?: null | number;
+          warnings?: number[];
+          grace?: number;
+          ask?: number;
+          free?: boolean;
+          named?: boolean;
+          words?: string;
+          board?: null | string;
+          rules?: {
+            speak?: boolean;
+            camera?: boolean;
+            share?: boolean;
+            draw?: boolean;
+            arrange?: boolean;
+            add?: boolean;
+            bring?: boolean;
+            post?: boolean;
+            threads?: boolean;
+            props?: boolean;
+            record?: boolean;
+            caption?: boolean;
+          };
+          staff?: boolean;
+          unannounced?: boolean;
+          open_doors?: boolean;
+          recorded?: boolean;
+          unrecorded?: boolean;
+        };
+        question?: {
+          kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
+          text: string;
+          picture?: {
+            material: string;
+            version: number;
+            slide: number;
+          };
+          options?: {
+            id: string;
+            text: string;
+            picture?: {
+              material: string;
+              version: number;
+              slide: number;
+            };
+          }[];
+          fewest?: number;
+          most?: number;
+          points?: number;
+          ends?: string[];
+          unit?: string;
+          low?: number;
+          high?: number;
+          board?: string;
+          page?: string;
+          regions?: {
+            id: string;
+            text: string;
+            x: number;
+            y: number;
+            w: number;
+            h: number;
+          }[];
+          right?: {
+            options?: string[];
+            words?: string[];
+            number?: number;
+            tolerance?: number;
+            area?: {
+              x: number;
+              y: number;
+              w: number;
+              h: number;
+            };
+          };
+          explanation?: string;
+          seconds?: number;
+          names?: boolean;
+          change?: boolean;
+          results?: 'never' | 'after' | 'shown';
+        };
+        questions?: {
+          id: string;
+          question: {
+            kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
+            text: string;
+            picture?: {
+              material: string;
+              version: number;
+              slide: number;
+            };
+            options?: {
+              id: string;
+              text: string;
+              picture?: {
+                material: string;
+                version: number;
+                slide: number;
+              };
+            }[];
+            fewest?: number;
+            most?: number;
+            points?: number;
+            ends?: string[];
+            unit?: string;
+            low?: number;
+            high?: number;
+            board?: string;
+            page?: string;
+            regions?: {
+              id: string;
+              text: string;
+              x: number;
+              y: number;
+              w: number;
+              h: number;
+            }[];
+            right?: {
+              options?: string[];
+              words?: string[];
+              number?: number;
+              tolerance?: number;
+              area?: {
+                x: number;
+                y: number;
+                w: number;
+                h: number;
+              };
+            };
+            explanation?: string;
+            seconds?: number;
+            names?: boolean;
+            change?: boolean;
+            results?: 'never' | 'after' | 'shown';
+          };
+        }[];
+        seconds?: number;
+      }[];
+    };
+  };
+  'plan.set_step': {
+    step: string;
+    seen: number;
+    set: {
+      title?: string;
+      minutes?: number;
+      shortest?: number;
+      notes?: string;
+      board?: null | string;
+      material?: null | string;
+      leads?: 'paper' | 'people' | 'words';
+      rules?: {
+        speak?: boolean;
+        camera?: boolean;
+        share?: boolean;
+        draw?: boolean;
+        arrange?: boolean;
+        add?: boolean;
+        bring?: boolean;
+        post?: boolean;
+        threads?: boolean;
+        props?: boolean;
+        record?: boolean;
+        caption?: boolean;
+      };
+      cues?: {
+        id: string;
+        kind: 'show' | 'timer' | 'record' | 'hand_out' | 'pairs' | 'rooms' | 'poll' | 'set' | 'clip';
+        label?: string;
+        board?: string;
+        page?: string;
+        material?: string;
+        until_done?: boolean;
+        size?: 2 | 3;
+        plan?: {
+          by: 'rooms' | 'size';
+          number: number;
+          way?: 'deal' | 'hand' | 'choice';
+          names?: string[];
+          wishes?: {
+            kind: 'together' | 'apart' | 'each' | 'lead' | 'mix' | 'level';
+            people?: string[];
+            by?: string;
+          }[];
+          limit?: number;
+          minutes?: null | number;
+          warnings?: number[];
+          grace?: number;
+          ask?: number;
+          free?: boolean;
+          named?: boolean;
+          words?: string;
+          board?: null | string;
+          rules?: {
+            speak?: boolean;
+            camera?: boolean;
+            share?: boolean;
+            draw?: boolean;
+            arrange?: boolean;
+            add?: boolean;
+            bring?: boolean;
+            post?: boolean;
+            threads?: boolean;
+            props?: boolean;
+            record?: boolean;
+            caption?: boolean;
+          };
+          staff?: boolean;
+          unannounced?: boolean;
+          open_doors?: boolean;
+          recorded?: boolean;
+          unrecorded?: boolean;
+        };
+        question?: {
+          kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
+          text: string;
+          picture?: {
+            material: string;
+            version: number;
+            slide: number;
+          };
+          options?: {
+            id: string;
+            text: string;
+            picture?: {
+              material: string;
+              version: number;
+              slide: number;
+            };
+          }[];
+          fewest?: number;
+          most?: number;
+          points?: number;
+          ends?: string[];
+          unit?: string;
+          low?: number;
+          high?: number;
+          board?: string;
+          page?: string;
+          regions?: {
+            id: string;
+            text: string;
+            x: number;
+            y: number;
+            w: number;
+            h: number;
+          }[];
+          right?: {
+            options?: string[];
+            words?: string[];
+            number?: number;
+            tolerance?: number;
+            area?: {
+              x: number;
+              y: number;
+              w: number;
+              h: number;
+            };
+          };
+          explanation?: string;
+          seconds?: number;
+          names?: boolean;
+          change?: boolean;
+          results?: 'never' | 'after' | 'shown';
+        };
+        questions?: {
+          id: string;
+          question: {
+            kind: 'one' | 'several' | 'order' | 'short' | 'cloud' | 'yes_no' | 'scale' | 'number' | 'spot' | 'marks';
+            text: string;
+            picture?: {
+              material: string;
+              version: number;
+              slide: number;
+            };
+            options?: {
+              id: string;
+              text: string;
+              picture?: {
+                material: string;
+                version: number;
+                slide: number;
+              };
+            }[];
+            fewest?: number;
+            most?: number;
+            points?: number;
+            ends?: string[];
+            unit?: string;
+            low?: number;
+            high?: number;
+            board?: string;
+            page?: string;
+            regions?: {
+              id: string;
+              text: string;
+              x: number;
+              y: number;
+              w: number;
+              h: number;
+            }[];
+            right?: {
+              options?: string[];
+              words?: string[];
+              number?: number;
+              tolerance?: number;
+              area?: {
+                x: number;
+                y: number;
+                w: number;
+                h: number;
+              };
+            };
+            explanation?: string;
+            seconds?: number;
+            names?: boolean;
+            change?: boolean;
+            results?: 'never' | 'after' | 'shown';
+          };
+        }[];
+        seconds?: number;
+      }[];
+    };
+  };
+  'plan.move_step': {
+    step: string;
+    after: null | string;
+  };
+  'plan.take_step': {
+    step: string;
+    seen: number;
+  };
   'course.set': {
     name?: string;
     private_in_transcripts?: boolean;
@@ -687,6 +1076,18 @@ export const MOST_PINNED = 3;
 export const NAME_LIMIT = 60;
 export const COURSE_NAME_LIMIT = 120;
 export const WELCOME_LIMIT = 600;
+export const PLAIN_STEP: Readonly<Record<string, string | number | null | readonly unknown[]>> = {
+  title: '',
+  minutes: 10,
+  shortest: 5,
+  notes: '',
+  board: null,
+  material: null,
+  rules: null,
+  cues: [],
+  leads: 'paper',
+};
+export const MOST_STEPS = 60;
 export const WIDTHS: Readonly<Record<string, number>> = {
   '0': 648,
   '1': 407,

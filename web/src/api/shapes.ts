@@ -991,6 +991,54 @@ export type Entry =
       at: number;
       by: string;
       cmd?: string | null;
+    }
+  | {
+      kind: 'plan_begun';
+      body: PlanBegunBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'plan_set';
+      body: PlanSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'step_added';
+      body: StepAddedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'step_set';
+      body: StepSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'step_moved';
+      body: StepMovedBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
+      kind: 'step_taken';
+      body: StepTakenBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
     };
 export type Right =
   | 'speak'
@@ -1249,6 +1297,7 @@ export interface Shapes {
   Post: Post;
   OwnCopyRow: OwnCopyRow;
   OwnView: OwnView;
+  PlanView: PlanView;
   CourseView: CourseView;
   CoursePerson: CoursePerson;
   PeopleView: PeopleView;
@@ -1367,6 +1416,12 @@ export interface Shapes {
   EnrolledBody: EnrolledBody;
   RoleGivenBody: RoleGivenBody;
   TakenOutBody: TakenOutBody;
+  PlanBegunBody: PlanBegunBody;
+  PlanSetBody: PlanSetBody;
+  StepAddedBody: StepAddedBody;
+  StepSetBody: StepSetBody;
+  StepMovedBody: StepMovedBody;
+  StepTakenBody: StepTakenBody;
   Entry: Entry;
   Right: Right;
   Answer: Answer;
@@ -1401,7 +1456,6 @@ export interface Shapes {
   Step: Step;
   LessonFacts: LessonFacts;
   OpenLesson: OpenLesson;
-  Conflict: Conflict;
   News: News;
   ClassFacts: ClassFacts;
   HeardRow: HeardRow;
@@ -2532,6 +2586,36 @@ export interface OwnView {
   rooms: RoomKept[];
 }
 /**
+ * What is to be done in a lesson, and when, as those who teach it know it.
+ */
+export interface PlanView {
+  course_id: string | null;
+  number: number | null;
+  title: string | null;
+  starts_at: number;
+  minutes: number;
+  steps: Step[];
+  record_from: string | null;
+  welcome: string;
+  welcome_ink: string | null;
+  welcome_picture: string | null;
+  invited_only: boolean;
+}
+export interface Step {
+  id: string;
+  title: string;
+  minutes: number;
+  shortest: number;
+  notes: string;
+  leads: 'paper' | 'people' | 'words';
+  board: string | null;
+  material: string | null;
+  rules: {
+    [k: string]: boolean;
+  } | null;
+  cues: Cue[];
+}
+/**
  * A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.
  */
 export interface CourseView {
@@ -3053,6 +3137,70 @@ export interface RoleGivenBody {
 export interface TakenOutBody {
   id: string;
 }
+export interface PlanBegunBody {
+  course_id: string;
+  number: number;
+  steps: Step[];
+  title?: string;
+  starts_at?: number;
+  minutes?: number;
+  record_from?: string | null;
+  welcome?: string;
+  welcome_ink?: string | null;
+  welcome_picture?: string | null;
+  invited_only?: boolean;
+}
+export interface PlanSetBody {
+  title?: string;
+  starts_at?: number;
+  minutes?: number;
+  record_from?: string | null;
+  welcome?: string;
+  welcome_ink?: string | null;
+  welcome_picture?: string | null;
+  invited_only?: boolean;
+  steps?: Step[];
+}
+export interface StepAddedBody {
+  step: {
+    id: string;
+    title?: string;
+    minutes?: number;
+    shortest?: number;
+    notes?: string;
+    leads?: 'paper' | 'people' | 'words';
+    board?: string | null;
+    material?: string | null;
+    rules?: {
+      [k: string]: boolean;
+    } | null;
+    cues?: Cue[];
+  };
+  after: string | null;
+}
+export interface StepSetBody {
+  id: string;
+  set: {
+    title?: string;
+    minutes?: number;
+    shortest?: number;
+    notes?: string;
+    leads?: 'paper' | 'people' | 'words';
+    board?: string | null;
+    material?: string | null;
+    rules?: {
+      [k: string]: boolean;
+    } | null;
+    cues?: Cue[];
+  };
+}
+export interface StepMovedBody {
+  id: string;
+  after: string | null;
+}
+export interface StepTakenBody {
+  id: string;
+}
 export interface Answer {
   allowed: boolean;
   code: string;
@@ -3279,22 +3427,8 @@ export interface DeskWaiting {
     count: number;
   }[];
 }
-export interface Step {
-  id: string;
-  title: string;
-  minutes: number;
-  shortest: number;
-  notes: string;
-  leads: 'paper' | 'people' | 'words';
-  board: string | null;
-  material: string | null;
-  rules: {
-    [k: string]: boolean;
-  } | null;
-  cues: Cue[];
-}
 /**
- * A lesson as staff see it. After saving, `conflicts` are what somebody else had changed too, so that theirs was kept; `squeeze` is null when there is not that much to spare.
+ * A lesson as staff see it; `version` is the number of the last entry of its plan, and `squeeze` null when there is not that much to spare.
  */
 export interface LessonFacts {
   id: string;
@@ -3337,7 +3471,6 @@ export interface LessonFacts {
   boards: BoardRow[];
   copies: OwnCopy[];
   to_mend: Finding[];
-  conflicts?: Conflict[];
 }
 export interface BoardRow {
   id: string;
@@ -3361,16 +3494,6 @@ export interface OwnCopy {
   outside: 'closed' | 'read' | 'work';
   first_page: string;
   owner: string;
-}
-/**
- * A field that two people changed differently; `step` is null for the lesson itself.
- */
-export interface Conflict {
-  step: string | null;
-  field: string;
-  title: string;
-  mine: unknown;
-  theirs: unknown;
 }
 /**
  * A lesson as its students see it before and after class.

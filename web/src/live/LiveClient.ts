@@ -99,6 +99,14 @@ export class LiveClient {
     return this.states.shown(stream) as State | undefined;
   }
 
+  /** @returns a stream as the server has it, without own unanswered edits; undefined while unknown */
+  confirmed<State>(stream: string): State | undefined {
+    return this.states.confirmed(stream) as State | undefined;
+  }
+
+  /** @returns number of the last entry that is known of a stream; undefined while it is unknown */
+  head = (stream: string): number | undefined => this.states.head(stream);
+
   /** @returns how a poll comes along, as staff were last told; undefined while they were not */
   pollLive = (stream: string): PollLive | undefined => this.polls.get(stream);
 

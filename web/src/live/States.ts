@@ -28,6 +28,12 @@ export class States {
 
   names = (): string[] => [...this.all.keys()];
 
+  /** @returns a stream as the server has it; undefined while unknown */
+  confirmed = (stream: string): unknown => this.all.get(stream)?.confirmed;
+
+  /** @returns number of the last entry known of a stream */
+  head = (stream: string): number | undefined => this.all.get(stream)?.head;
+
   /** @returns number of the last entry known of each */
   heads = (): Record<string, number> => Object.fromEntries([...this.all].map(([name, { head }]) => [name, head]));
 

@@ -5,6 +5,7 @@ import type { Fold } from './fold';
 import { ownFold } from './own';
 import { peopleFold } from './people';
 import { placeFold } from './place';
+import { planFold } from './plan';
 import { pollFold } from './poll';
 import { questionsFold } from './questions';
 import { sittingFold } from './sitting';
@@ -24,6 +25,7 @@ const folds: Record<string, Fold<unknown>> = {
   asked: questionsFold as Fold<unknown>,
   course: courseFold as Fold<unknown>,
   people: peopleFold as Fold<unknown>,
+  plan: planFold as Fold<unknown>,
 };
 
 /** A stream that this page knows nothing of is kept as it came. */

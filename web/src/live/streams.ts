@@ -14,6 +14,7 @@ export const askedStream = (sitting: string) => `asked/${sitting}`;
 export const ownStream = (sitting: string, person: string) => `own/${sitting}.${person}`;
 export const courseStream = (course: string) => `course/${course}`;
 export const peopleStream = (course: string) => `people/${course}`;
+export const planStream = (lesson: string) => `plan/${lesson}`;
 
 /** @returns the kind of a stream */
 export const kindOf = (stream: string) => stream.split('/', 1)[0]!;

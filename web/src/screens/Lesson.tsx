@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Finding, LessonFacts, Step } from '../api/shapes';
 import { BoardPaper } from '../board/BoardPaper';
-import { LiveContext, useLiveClient } from '../live/hooks';
+import { LiveContext, useConnection, useLiveClient } from '../live/hooks';
 import { Fallible } from '../parts/frame/Fallible';
 import { FromBelow } from '../parts/frame/FromBelow';
 import { Notices } from '../parts/frame/Notices';
@@ -24,9 +24,9 @@ import { NoBoard } from './lesson/NoBoard';
 import { Readiness } from './lesson/Readiness';
 import { Rehearse } from './lesson/Rehearse';
 import { RunSheet } from './lesson/RunSheet';
-import { edits } from './lesson/LessonEditing';
+import { edits } from './lesson/planEdits';
 import { useLooking } from './lesson/useLooking';
-import { useLesson, type NewBoardFacts } from './lesson/useLesson';
+import { useLesson, useLessonFacts, type LessonWork, type NewBoardFacts } from './lesson/useLesson';
 
 /** Preparing a lesson, in the geometry of the class at rest; for students, what is open to them of it. */
 export default function Lesson() {
@@ -35,14 +35,40 @@ export default function Lesson() {
 }
 
 function LessonById({ id }: { id: string }) {
-  const editing = useLesson(id);
-  if (!editing.lesson) return <Waiting says={editing.error?.message ?? 'Opening the lesson'} />;
-  if (editing.lesson.role === 'student') return <LessonOutside lesson={editing.lesson} />;
-  return <Opened lesson={editing.lesson} editing={editing} />;
+  const { lesson, error, load } = useLessonFacts(id);
+  if (!lesson) return <Waiting says={error?.message ?? 'Opening the lesson'} />;
+  if (lesson.role === 'student') return <LessonOutside lesson={lesson} />;
+  return <Teaching facts={lesson} load={load} />;
 }
 
-function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<typeof useLesson> }) {
-  const client = useLiveClient('lesson', lesson.id);
+function Teaching({ facts, load }: { facts: LessonFacts; load: () => unknown }) {
+  const client = useLiveClient('lesson', facts.id);
+  if (!client) return <Waiting says="Opening the lesson" />;
+  return (
+    <LiveContext value={client}>
+      <GroundsContext value={client}>
+        <Notices />
+        <Opened facts={facts} load={load} />
+      </GroundsContext>
+    </LiveContext>
+  );
+}
+
+/** What the page knows of what one did: that the server has it, that it is on its way, or that it waits. */
+function Kept({ editing }: { editing: LessonWork }) {
+  const { status } = useConnection();
+  const { error, saving } = editing;
+  const waits = saving && status !== 'open';
+  return (
+    <Box role="status" sx={{ fontSize: 14, color: error || waits ? 'error.main' : 'text.secondary' }}>
+      {error?.message ?? (waits ? 'not sent yet' : saving ? 'saving' : 'saved')}
+    </Box>
+  );
+}
+
+function Opened({ facts, load }: { facts: LessonFacts; load: () => unknown }) {
+  const editing = useLesson(facts, load);
+  const { lesson } = editing;
   const go = useNavigate();
   const looking = useLooking(lesson);
   const { step, board, page: shown, wanted, select, look } = looking;
@@ -68,7 +94,14 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
 
   const runSheet = (
     <Fallible what="The run sheet">
-      <RunSheet lesson={lesson} selected={step?.id ?? null} onSelect={select} onEdit={edit} />
+      <RunSheet
+        lesson={lesson}
+        selected={step?.id ?? null}
+        onSelect={select}
+        onEdit={edit}
+        onUndo={editing.undo}
+        onRedo={editing.redo}
+      />
     </Fallible>
   );
   const inspecting = (
@@ -87,78 +120,71 @@ function Opened({ lesson, editing }: { lesson: LessonFacts; editing: ReturnType<
   );
 
   return (
-    <GroundsContext value={client}>
-      <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
-        <Ribbon
-          title={lesson.title}
-          under={`${lesson.course} · ${day(lesson.starts_at, 'short')}, ${clockTime(lesson.starts_at)}–${clockTime(ends)}`}
-        >
-          <Box sx={{ flex: 1 }} />
-          <Box role="status" sx={{ fontSize: 14, color: editing.error ? 'error.main' : 'text.secondary' }}>
-            {editing.error?.message ?? (editing.saving ? 'saving' : 'saved')}
-          </Box>
-          <Button component={Link} to={`/shelf/${lesson.course_id}`}>
-            Shelf
-          </Button>
-          <LessonMenu lesson={lesson} />
-          <Invite lesson={lesson} />
-          <Rehearse lesson={lesson.id} />
-          <Button component={Link} to={`/lessons/${lesson.id}/class?again`} variant="contained" color="primary">
-            Go to the doors
-          </Button>
-        </Ribbon>
-        <Conflicts conflicts={editing.conflicts} onClose={editing.forgetConflicts} />
-        <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
-          {wide && runSheet}
-          <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
-            {client && board ? (
-              <LiveContext value={client}>
-                <ShelfContext value={shelf}>
-                  <Fallible what="The board" of={board.id}>
-                    <BoardPaper
-                      key={board.id}
-                      id={board.id}
-                      title={board.name}
-                      page={shown}
-                      onPage={looking.turn}
-                      inspector={inspector}
-                      wanted={wanted}
-                    />
-                  </Fallible>
-                </ShelfContext>
-                <Notices />
-              </LiveContext>
-            ) : (
-              <NoBoard step={step} onNewBoard={() => setMaking(true)} />
-            )}
-          </Box>
-          {wide && inspecting}
-          {!wide && panel && (
-            <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? runSheet : inspecting}</FromBelow>
+    <Box sx={{ height: '100%', display: 'flex', flexDirection: 'column' }}>
+      <Ribbon
+        title={lesson.title}
+        under={`${lesson.course} · ${day(lesson.starts_at, 'short')}, ${clockTime(lesson.starts_at)}–${clockTime(ends)}`}
+      >
+        <Box sx={{ flex: 1 }} />
+        <Kept editing={editing} />
+        <Button component={Link} to={`/shelf/${lesson.course_id}`}>
+          Shelf
+        </Button>
+        <LessonMenu lesson={lesson} />
+        <Invite lesson={lesson} />
+        <Rehearse lesson={lesson.id} />
+        <Button component={Link} to={`/lessons/${lesson.id}/class?again`} variant="contained" color="primary">
+          Go to the doors
+        </Button>
+      </Ribbon>
+      <Conflicts conflicts={editing.conflicts} onClose={editing.forgetConflicts} />
+      <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
+        {wide && runSheet}
+        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', p: 1.25 }}>
+          {board ? (
+            <ShelfContext value={shelf}>
+              <Fallible what="The board" of={board.id}>
+                <BoardPaper
+                  key={board.id}
+                  id={board.id}
+                  title={board.name}
+                  page={shown}
+                  onPage={looking.turn}
+                  inspector={inspector}
+                  wanted={wanted}
+                />
+              </Fallible>
+            </ShelfContext>
+          ) : (
+            <NoBoard step={step} onNewBoard={() => setMaking(true)} />
           )}
         </Box>
-        {!wide && (
-          <Box sx={{ flex: 'none', display: 'flex', gap: 1, p: 1 }}>
-            <Button aria-expanded={panel === 'sheet'} onClick={() => setPanel(panel === 'sheet' ? null : 'sheet')}>
-              Run sheet
-            </Button>
-            <Button aria-expanded={panel === 'step'} onClick={() => setPanel(panel === 'step' ? null : 'step')}>
-              {step ? `About “${step.title}”` : 'About this lesson'}
-            </Button>
-          </Box>
-        )}
-        <Fallible what="Readiness">
-          <Readiness findings={lesson.to_mend} onGo={mend} />
-        </Fallible>
-        {making && (
-          <NewBoard
-            course={lesson.course_id}
-            name={step?.title ?? 'Board'}
-            onMake={make}
-            onClose={() => setMaking(false)}
-          />
+        {wide && inspecting}
+        {!wide && panel && (
+          <FromBelow onClose={() => setPanel(null)}>{panel === 'sheet' ? runSheet : inspecting}</FromBelow>
         )}
       </Box>
-    </GroundsContext>
+      {!wide && (
+        <Box sx={{ flex: 'none', display: 'flex', gap: 1, p: 1 }}>
+          <Button aria-expanded={panel === 'sheet'} onClick={() => setPanel(panel === 'sheet' ? null : 'sheet')}>
+            Run sheet
+          </Button>
+          <Button aria-expanded={panel === 'step'} onClick={() => setPanel(panel === 'step' ? null : 'step')}>
+            {step ? `About “${step.title}”` : 'About this lesson'}
+          </Button>
+        </Box>
+      )}
+      <Fallible what="Readiness">
+        <Readiness findings={lesson.to_mend} onGo={mend} />
+      </Fallible>
+      {making && (
+        <NewBoard
+          course={lesson.course_id}
+          name={step?.title ?? 'Board'}
+          onMake={make}
+          onClose={() => setMaking(false)}
+        />
+      )}
+    </Box>
   );
 }

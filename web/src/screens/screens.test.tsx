@@ -16,7 +16,7 @@ import { Conflicts } from './lesson/Conflicts';
 import { Readiness } from './lesson/Readiness';
 import { RunSheet } from './lesson/RunSheet';
 import { StepInspector } from './lesson/StepInspector';
-import type { Edit } from './lesson/LessonEditing';
+import { edits, type Edit } from './lesson/planEdits';
 import Player from './Player';
 import { Scrubber } from './player/Scrubber';
 
@@ -47,17 +47,18 @@ const rowsOf = (steps: Step[]) => steps.map((one) => ({ ...one, starts_at: 0 }))
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
 
 describe('the run sheet', () => {
-  const onEdit = vi.fn<(edit: Edit) => void>();
+  const onEdit = vi.fn<(edits: Edit | Edit[]) => void>();
   const shown = (facts: LessonFacts) =>
-    render(<RunSheet lesson={facts} selected="one" onSelect={vi.fn()} onEdit={onEdit} />);
+    render(<RunSheet lesson={facts} selected="one" onSelect={vi.fn()} onEdit={onEdit} onUndo={null} onRedo={null} />);
   beforeEach(() => onEdit.mockClear());
 
   it('adds a step after the others', () => {
     shown(lesson());
     fireEvent.click(button('Add a step'));
-    const { steps } = onEdit.mock.calls[0]![0](lesson({ steps: [step('x')] }));
-    expect(steps!.map(({ id }) => id)[0]).toBe('x');
-    expect(steps![1]).toMatchObject({ title: 'Step 3', minutes: 10 });
+    expect(onEdit.mock.calls[0]![0]).toMatchObject({
+      name: 'plan.add_step',
+      input: { after: 'two', set: { title: 'Step 3', minutes: 10 } },
+    });
   });
 
   it('tells minutes against the class, and fits them as the core has worked out', () => {
@@ -74,7 +75,7 @@ describe('the run sheet', () => {
     shown(facts);
     expect(screen.getByTestId('total').textContent).toBe('70 of 60 min');
     fireEvent.click(button(/Fit to 60 min/));
-    expect(onEdit.mock.calls[0]![0](facts).steps!.map(({ minutes }) => minutes)).toEqual([30, 30]);
+    expect(onEdit.mock.calls[0]![0]).toEqual([edits.step('two', { minutes: 30 })]);
   });
 
   it('fits nothing before the core has seen what was changed', () => {
@@ -107,9 +108,9 @@ describe('a step', () => {
   it('keeps its shortest within its minutes', () => {
     shown({ minutes: 10, shortest: 8 });
     write('Minutes', '5');
-    expect(acts.onChange).toHaveBeenLastCalledWith({ minutes: 5, shortest: 5 });
+    expect(acts.onChange).toHaveBeenLastCalledWith({ minutes: 5, shortest: 5 }, undefined);
     write('Shortest', '99');
-    expect(acts.onChange).toHaveBeenLastCalledWith({ shortest: 10 });
+    expect(acts.onChange).toHaveBeenLastCalledWith({ shortest: 10 }, undefined);
   });
 
   it('has no empty title', () => {
@@ -117,7 +118,7 @@ describe('a step', () => {
     write('Title', '   ');
     expect(acts.onChange).not.toHaveBeenCalled();
     write('Title', ' Fog ');
-    expect(acts.onChange).toHaveBeenCalledWith({ title: 'Fog' });
+    expect(acts.onChange).toHaveBeenCalledWith({ title: 'Fog' }, undefined);
   });
 
   it('takes its cues in minutes as people write them', () => {

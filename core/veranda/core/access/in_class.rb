@@ -41,7 +41,7 @@ module Veranda
         # @return [Boolean]
         def reads?(stream)
           kind = Streams::Kinds.of(stream)
-          kind.owner != :course && !standing.nil? && kind.reads?(self, stream)
+          Streams::Kinds.of_classes.include?(kind) && !standing.nil? && kind.reads?(self, stream)
         end
 
         # @return [String] the place they are in

@@ -10,16 +10,19 @@ module Veranda
         FORMAT = 'veranda-lesson'
         VERSION = 1
 
+        STEP = Contract.define(PlanStep::FIELDS) { required(:id).value(Types::ID) }
+        private_constant :STEP
+
         CONTRACT = Contract.define do
           required(:format).value(:string)
           required(:version).value(:integer)
           required(:title).filled(:string, max_size?: 120)
           required(:minutes).value(:integer, gteq?: 5, lteq?: 600)
           required(:record_from).maybe(Types::ID)
-          optional(:welcome).value(:string, max_size?: LessonContract::WELCOME_LIMIT)
+          optional(:welcome).value(:string, max_size?: SetPlan::WELCOME_LIMIT)
           optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
           optional(:welcome_picture).maybe(Types::ID)
-          required(:steps).value(:array, max_size?: 60).each { hash(LessonContract::STEP) }
+          required(:steps).value(:array, max_size?: Plan::MOST_STEPS).each { hash(STEP) }
           required(:boards).value(:array, max_size?: 200).each do
             hash do
               required(:id).value(Types::ID)
@@ -61,8 +64,12 @@ module Veranda
 
         def check_sense(facts)
           boards = facts[:boards].map { |board| board[:id] }
-          facts[:steps].each { |step| LessonContract.check_step(step, boards) }
-          facts
+          steps = facts[:steps].map { |step| Plan::STEP.merge(step, title: PlanStep.titled(step[:title])) }
+          steps.each do |step|
+            PlanStep.check!(step)
+            PlanStep.on_boards!(step, boards)
+          end
+          facts.merge(steps: steps)
         end
         private_class_method :check_sense
       end

@@ -33,7 +33,7 @@ module Veranda
           required(:shortest).value(:integer, gteq?: 0)
           required(:board).maybe(Types::ID)
           optional(:notes).value(:string)
-          optional(:leads).value(:string, included_in?: Lessons::LessonContract::LEADS)
+          optional(:leads).value(:string, included_in?: Lessons::PlanStep::LEADS)
           optional(:material).maybe(Types::ID)
           optional(:rules).maybe(:hash) { Rights::RIGHTS.each_key { |right| optional(right).value(:bool) } }
           optional(:cues).array(:hash, Lessons::Cues::CONTRACT)

@@ -13,6 +13,11 @@ module Veranda
         # By the word that stands before the slash.
         NAMES = ALL.keys.to_h { |kind| [kind.to_s, kind] }.freeze
 
+        # What streams of a class belong to: to it, or to themselves.
+        IN_CLASSES = %i[class itself].freeze
+        OF_CLASSES = ALL.values.select { |kind| IN_CLASSES.include?(kind.owner) }.freeze
+        private_constant :IN_CLASSES, :OF_CLASSES
+
         module_function
 
         # @param stream [String]
@@ -25,7 +30,7 @@ module Veranda
         def belonging_to(owner) = ALL.values.select { |kind| kind.owner == owner }
 
         # @return [Array<Kind>] kinds of which a class has streams
-        def of_classes = belonging_to(:class) + belonging_to(:itself)
+        def of_classes = OF_CLASSES
 
         # @return [Array<Kind>] kinds that recordings hold
         def recorded = ALL.values.select(&:recorded?)

@@ -5,18 +5,20 @@ import { useEffect, useRef, useState } from 'react';
  * when the value changes nor lost when the field goes away.
  *
  * @param value as it is saved
- * @param save takes what was typed; not called when that is the same
+ * @param save takes what was typed, and what was seen when that was begun; not called when it is the same
+ * @param seen number of the last entry that is known of what the field belongs to
  */
-export function useDraft(value: string, save: (text: string) => void) {
-  const [draft, setDraft] = useState<string | null>(null);
+export function useDraft(value: string, save: (text: string, seen?: number) => void, seen?: number) {
+  const [draft, setDraft] = useState<{ text: string; seen?: number } | null>(null);
   const leave = useRef(() => {});
   const done = () => {
-    if (draft !== null && draft !== value) save(draft);
+    if (draft !== null && draft.text !== value) save(draft.text, draft.seen);
     setDraft(null);
   };
   useEffect(() => {
     leave.current = done;
   });
   useEffect(() => () => leave.current(), []);
-  return { text: draft ?? value, setText: setDraft, done, giveUp: () => setDraft(null) };
+  const setText = (text: string) => setDraft((before) => ({ text, seen: before ? before.seen : seen }));
+  return { text: draft?.text ?? value, setText, done, giveUp: () => setDraft(null) };
 }

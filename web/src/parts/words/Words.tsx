@@ -8,15 +8,17 @@ interface WordsProps {
   lines?: number;
   /** Letters that it takes. */
   most?: number;
-  onSave: (text: string) => void;
+  /** Number of the last entry that is known of what it belongs to; told with what is saved, as it was when one began to type. */
+  seen?: number;
+  onSave: (text: string, seen?: number) => void;
 }
 
 const NUMBER = /^\d{1,3}$/;
 
 /** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
-export function Words({ label, value, numeric = false, lines, most = lines ? 4000 : 120, onSave }: WordsProps) {
+export function Words({ label, value, numeric = false, lines, most = lines ? 4000 : 120, seen, onSave }: WordsProps) {
   const fine = (text: string) => !numeric || NUMBER.test(text);
-  const { text, setText, done, giveUp } = useDraft(value, (typed) => fine(typed) && onSave(typed));
+  const { text, setText, done, giveUp } = useDraft(value, (typed, from) => fine(typed) && onSave(typed, from), seen);
   return (
     <TextField
       fullWidth

@@ -9,15 +9,17 @@ import type { LessonFacts, Material } from '../../api/shapes';
 import { InkRow } from '../../board/ledge/InkRow';
 import type { Ink } from '../../board/ledge/sticks';
 import { Words } from '../../parts/words/Words';
-import type { Changes } from './LessonEditing';
+import type { PlanFields } from './planEdits';
 
 interface Props {
   lesson: LessonFacts;
-  onChange: (changes: Changes) => void;
+  /** Number of the last entry of the plan that is shown. */
+  seen?: number;
+  onChange: (changes: PlanFields, seen?: number) => void;
 }
 
 /** What those find who come to a class of the lesson: a welcome while they wait, and whether the class link lets them in. */
-export function AtItsDoors({ lesson, onChange }: Props) {
+export function AtItsDoors({ lesson, seen, onChange }: Props) {
   const shelf = useQuery({
     queryKey: ['shelf', lesson.course_id, 'pictures'],
     queryFn: () => get<Material[]>(`/api/courses/${lesson.course_id}/materials`),
@@ -31,7 +33,8 @@ export function AtItsDoors({ lesson, onChange }: Props) {
         lines={2}
         most={WELCOME_LIMIT}
         value={lesson.welcome}
-        onSave={(words) => onChange({ welcome: words.trim() })}
+        seen={seen}
+        onSave={(words, from) => onChange({ welcome: words.trim() }, from)}
       />
       {lesson.welcome !== '' && (
         <Box role="group" aria-label="Ink of the welcome">

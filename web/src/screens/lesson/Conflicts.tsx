@@ -1,6 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import type { Conflict } from '../../api/shapes';
+import type { Conflict } from './planEdits';
 
 const WORDS: Record<string, string> = {
   title: 'the title',

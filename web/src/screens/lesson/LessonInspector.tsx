@@ -4,9 +4,9 @@ import { Words } from '../../parts/words/Words';
 import { AtItsDoors } from './AtItsDoors';
 import { BoardSettings } from './BoardSettings';
 import { LessonBoards } from './LessonBoards';
-import { edits } from './LessonEditing';
+import { edits } from './planEdits';
 import { StepInspector } from './StepInspector';
-import type { useLesson } from './useLesson';
+import type { LessonWork } from './useLesson';
 import { WhatIsNew } from './WhatIsNew';
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
   step: Step | undefined;
   board: LessonFacts['boards'][number] | undefined;
   page: string;
-  editing: ReturnType<typeof useLesson>;
+  editing: LessonWork;
   /** Given the place in which the board tells of the marks that are chosen on it. */
   onMarks: (place: HTMLElement | null) => void;
   onBoard: (board: string | null) => void;
@@ -23,7 +23,7 @@ interface Props {
 
 /** Beside the paper: what is chosen on it, the chosen step, the board that is seen, and the lesson itself. */
 export function LessonInspector({ lesson, step, board, page, editing, onMarks, onBoard, onNewBoard }: Props) {
-  const { edit } = editing;
+  const { edit, seen } = editing;
   return (
     <Box
       component="aside"
@@ -46,9 +46,10 @@ export function LessonInspector({ lesson, step, board, page, editing, onMarks, o
           key={step.id}
           lesson={lesson}
           step={step}
-          onChange={(changes) => edit(edits.step(step.id, changes))}
+          seen={seen}
+          onChange={(changes, from) => edit(edits.step(step.id, changes), from)}
           onRemove={() => edit(edits.remove(step.id))}
-          onRecordFrom={(record_from) => edit(() => ({ record_from }))}
+          onRecordFrom={(record_from) => edit(edits.set({ record_from }))}
           onNewBoard={onNewBoard}
         />
       )}
@@ -70,15 +71,17 @@ export function LessonInspector({ lesson, step, board, page, editing, onMarks, o
         <Words
           label="Title of the lesson"
           value={lesson.title}
-          onSave={(title) => title.trim() && edit(() => ({ title: title.trim() }))}
+          seen={seen}
+          onSave={(title, from) => title.trim() && edit(edits.set({ title: title.trim() }), from)}
         />
         <Words
           label="Length of the class, minutes"
           numeric
           value={String(lesson.minutes)}
-          onSave={(text) => edit(() => ({ minutes: Math.min(Math.max(Number(text), 5), 600) }))}
+          seen={seen}
+          onSave={(text, from) => edit(edits.set({ minutes: Math.min(Math.max(Number(text), 5), 600) }), from)}
         />
-        <AtItsDoors lesson={lesson} onChange={(changes) => edit(() => changes)} />
+        <AtItsDoors lesson={lesson} seen={seen} onChange={(changes, from) => edit(edits.set(changes), from)} />
       </Box>
     </Box>
   );

@@ -11,21 +11,25 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tooltip from '@mui/material/Tooltip';
+import { MOST_STEPS } from '../../api/contracts';
 import type { LessonFacts, Step } from '../../api/shapes';
 import { newId } from '../../live/LiveClient';
 import { MOVED_BY_KEYS, movingWords } from '../../parts/words/moving';
-import { edits, type Edit } from './LessonEditing';
+import { edits, moveTo, type Edit } from './planEdits';
 import { RunSheetRow } from './RunSheetRow';
 
 interface Props {
   lesson: LessonFacts;
   selected: string | null;
   onSelect: (step: string) => void;
-  onEdit: (edit: Edit) => void;
+  onEdit: (edit: Edit | Edit[]) => void;
+  /** Takes back what one did last; null where there is nothing. */
+  onUndo: (() => void) | null;
+  onRedo: (() => void) | null;
 }
 
 /** The plan of the lesson: its steps with their clock times, against the length of the class. */
-export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
+export function RunSheet({ lesson, selected, onSelect, onEdit, onUndo, onRedo }: Props) {
   const { steps, sheet } = lesson;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -38,7 +42,7 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
   const titleOf = (id: string) => steps.find((step) => step.id === id)?.title ?? '';
   const placeOf = (id: string) => steps.findIndex((step) => step.id === id) + 1;
   const dropped = ({ active, over: onto }: DragEndEvent) => {
-    if (onto && active.id !== onto.id) onEdit(edits.move(String(active.id), String(onto.id)));
+    if (onto && active.id !== onto.id) onEdit(moveTo(lesson, String(active.id), String(onto.id)));
   };
   const add = () => {
     const step: Step = {
@@ -53,7 +57,7 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
       rules: null,
       cues: [],
     };
-    onEdit(edits.add(step));
+    onEdit(edits.add(step, steps.at(-1)?.id ?? null));
     onSelect(step.id);
   };
 
@@ -127,15 +131,24 @@ export function RunSheet({ lesson, selected, onSelect, onEdit }: Props) {
         )}
       </Box>
       <Box sx={{ p: 1.75, display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-        <Button onClick={add}>Add a step</Button>
+        <Button disabled={steps.length >= MOST_STEPS} onClick={add}>
+          Add a step
+        </Button>
         {over && <Squeeze lesson={lesson} onEdit={onEdit} />}
+        <Box sx={{ flex: 1 }} />
+        <Button size="small" disabled={!onUndo} onClick={() => onUndo?.()}>
+          Undo
+        </Button>
+        <Button size="small" disabled={!onRedo} onClick={() => onRedo?.()}>
+          Redo
+        </Button>
       </Box>
     </Box>
   );
 }
 
 /** Takes the minutes that are too many off the steps that can spare them, as the core has worked it out. */
-function Squeeze({ lesson, onEdit }: { lesson: LessonFacts; onEdit: (edit: Edit) => void }) {
+function Squeeze({ lesson, onEdit }: { lesson: LessonFacts; onEdit: (edits: Edit[]) => void }) {
   const { squeeze, slack, over } = lesson.sheet;
   const known = isOf(lesson);
   if (known && !squeeze)
@@ -155,9 +168,11 @@ function Squeeze({ lesson, onEdit }: { lesson: LessonFacts; onEdit: (edit: Edit)
       color="primary"
       disabled={!known}
       onClick={() =>
-        onEdit(({ steps }) => ({
-          steps: steps.map((step) => ({ ...step, minutes: step.minutes - (less.get(step.id) ?? 0) })),
-        }))
+        onEdit(
+          lesson.steps
+            .filter(({ id }) => less.get(id))
+            .map((step) => edits.step(step.id, { minutes: step.minutes - less.get(step.id)! })),
+        )
       }
     >
       Fit to {lesson.minutes} min

@@ -12,7 +12,9 @@ import { StepRules } from './StepRules';
 interface Props {
   lesson: LessonFacts;
   step: Step;
-  onChange: (change: Partial<Step>) => void;
+  /** Number of the last entry of the plan that is shown. */
+  seen?: number;
+  onChange: (change: Partial<Step>, seen?: number) => void;
   onRemove: () => void;
   onRecordFrom: (step: string | null) => void;
   onNewBoard: () => void;
@@ -21,25 +23,32 @@ interface Props {
 const NEW_BOARD = '+';
 
 /** The chosen step in words: what it is called, how long, what is on show, who may do what, and what is prepared. */
-export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, onNewBoard }: Props) {
+export function StepInspector({ lesson, step, seen, onChange, onRemove, onRecordFrom, onNewBoard }: Props) {
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
       <Box component="h2" sx={{ m: 0, typography: 'h2' }}>
         This step
       </Box>
-      <Words label="Title" value={step.title} onSave={(title) => title.trim() && onChange({ title: title.trim() })} />
+      <Words
+        label="Title"
+        value={step.title}
+        seen={seen}
+        onSave={(title, from) => title.trim() && onChange({ title: title.trim() }, from)}
+      />
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Words
           label="Minutes"
           value={String(step.minutes)}
           numeric
-          onSave={(text) => onChange(minutesOf(text, step))}
+          seen={seen}
+          onSave={(text, from) => onChange(minutesOf(text, step), from)}
         />
         <Words
           label="Shortest"
           value={String(step.shortest)}
           numeric
-          onSave={(text) => onChange({ shortest: Math.min(Number(text), step.minutes) })}
+          seen={seen}
+          onSave={(text, from) => onChange({ shortest: Math.min(Number(text), step.minutes) }, from)}
         />
       </Box>
       <TextField
@@ -71,7 +80,13 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
         <MenuItem value="words">The words</MenuItem>
       </TextField>
       <AtHand course={lesson.course_id} material={step.material} onMaterial={(material) => onChange({ material })} />
-      <Words label="Private notes" value={step.notes} lines={3} onSave={(notes) => onChange({ notes })} />
+      <Words
+        label="Private notes"
+        value={step.notes}
+        lines={3}
+        seen={seen}
+        onSave={(notes, from) => onChange({ notes }, from)}
+      />
       <StepRules rules={step.rules} onRules={(rules) => onChange({ rules })} />
       <StepCues lesson={lesson} cues={step.cues} onCues={(cues) => onChange({ cues })} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
@@ -91,5 +106,5 @@ export function StepInspector({ lesson, step, onChange, onRemove, onRecordFrom, 
 
 function minutesOf(text: string, step: Step): Partial<Step> {
   const minutes = Number(text);
-  return { minutes, shortest: Math.min(step.shortest, minutes) };
+  return minutes < step.shortest ? { minutes, shortest: minutes } : { minutes };
 }

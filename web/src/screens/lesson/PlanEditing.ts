@@ -1,0 +1,131 @@
+import type { PlanView } from '../../api/shapes';
+import type { LiveClient } from '../../live/LiveClient';
+import { planStream } from '../../live/streams';
+import { lost, planAfter, takingBack, type Conflict, type Edit } from './planEdits';
+
+/** What one did at once, and what takes it back; `seen` is the last entry that was known when the server had all of it. */
+interface Act {
+  edits: Edit[];
+  back: Edit[];
+  seen?: number;
+}
+
+const MOST_ACTS = 100;
+const MOST_CONFLICTS = 20;
+
+/**
+ * One person's work on the plan of a lesson, free of any framework. What one does shows at once and is sent as commands of their own, so
+ * that what is refused takes nothing else along; what somebody else set in the meantime stays theirs and is told.
+ */
+export class PlanEditing {
+  conflicts: Conflict[] = [];
+  /** Commands that the server has not answered. */
+  private unanswered = 0;
+  private done: Act[] = [];
+  private undone: Act[] = [];
+  private listeners = new Set<() => void>();
+  /** Goes up whenever anything here is different. */
+  version = 0;
+  private stream: string;
+
+  constructor(
+    private client: LiveClient,
+    lesson: string,
+  ) {
+    this.stream = planStream(lesson);
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  /** The plan as it is shown, own unanswered edits included; undefined until the server has told of it. */
+  get plan(): PlanView | undefined {
+    return this.client.view<PlanView>(this.stream);
+  }
+
+  /** Number of the last entry that is known of the plan. */
+  get seen(): number {
+    return this.client.head(this.stream) ?? 0;
+  }
+
+  get unsaved() {
+    return this.unanswered > 0;
+  }
+
+  get canUndo() {
+    return this.done.length > 0;
+  }
+
+  get canRedo() {
+    return this.undone.length > 0;
+  }
+
+  /**
+   * Does something to the plan.
+   * @param edits what is taken back together
+   * @param seen what was known when one began to type; what is known now, without it
+   */
+  edit = (edits: Edit[], seen = this.seen) => {
+    this.undone = [];
+    return this.act(edits, seen, this.done);
+  };
+
+  /** Takes back what one did last, where nobody has set the same since. */
+  undo = () => this.again(this.done, this.undone);
+  redo = () => this.again(this.undone, this.done);
+
+  forgetConflicts = () => {
+    this.conflicts = [];
+    this.tell();
+  };
+
+  private again(from: Act[], to: Act[]) {
+    const act = from.pop();
+    return act ? this.act(act.back, act.seen ?? this.seen, to) : undefined;
+  }
+
+  private async act(edits: Edit[], seen: number, onto: Act[]) {
+    const plan = this.plan;
+    if (!plan) return;
+    const act: Act = { edits, back: backOf(plan, edits) };
+    onto.push(act);
+    onto.splice(0, onto.length - MOST_ACTS);
+    const answers = await Promise.all(edits.map((one) => this.give(one, seen)));
+    act.seen = this.seen;
+    // What was not done is not taken back.
+    if (answers.every((ok) => !ok)) this.forget(act);
+    this.tell();
+  }
+
+  private async give(edit: Edit, seen: number): Promise<boolean> {
+    this.unanswered++;
+    this.tell();
+    // Those that take no notice of what was seen have no such field.
+    const heeds = edit.name !== 'plan.add_step' && edit.name !== 'plan.move_step';
+    const told = await this.client.do(edit.name, this.stream, (heeds ? { ...edit.input, seen } : edit.input) as never);
+    this.unanswered--;
+    const now = this.client.confirmed<PlanView>(this.stream);
+    if (told.ok && now) this.conflicts = [...this.conflicts, ...lost(now, edit)].slice(-MOST_CONFLICTS);
+    return told.ok;
+  }
+
+  private forget(act: Act) {
+    this.done = this.done.filter((one) => one !== act);
+    this.undone = this.undone.filter((one) => one !== act);
+  }
+
+  private tell() {
+    this.version++;
+    this.listeners.forEach((listener) => listener());
+  }
+}
+
+/** What takes back several edits, the last of them first. */
+function backOf(plan: PlanView, edits: Edit[]): Edit[] {
+  return edits
+    .map((edit, index) => takingBack(planAfter(plan, edits.slice(0, index)), edit))
+    .filter((edit) => edit !== undefined)
+    .reverse();
+}
