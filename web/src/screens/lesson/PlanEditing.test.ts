@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Incoming, PlanView } from '../../api/shapes';
 import { LiveClient } from '../../live/LiveClient';
 import { FakeSocket } from '../../testing/FakeSocket';
-import { step } from '../../testing/lessons';
+import { lesson, step } from '../../testing/lessons';
 import { edits, moveTo } from './planEdits';
 import { PlanEditing } from './PlanEditing';
 
@@ -52,7 +52,7 @@ beforeEach(() => {
   head = 1;
   const you = { id: 'odalys', name: 'Odalys', role: 'instructor' as const, staff: true };
   socket.tell({ t: 'welcome', v: 1, you, rights: {}, streams: [{ stream: PLAN, head, view: view() }] });
-  editing = new PlanEditing(client, 'l');
+  editing = new PlanEditing(client, lesson());
 });
 afterEach(() => {
   client.close();
@@ -126,6 +126,25 @@ describe('the plan of a lesson', () => {
       streams: [{ stream: PLAN, head, entries: [] }],
     });
     expect(sent().map((each) => each.do)).toEqual(['plan.add_step', 'plan.set_step']);
+  });
+
+  it('loses nothing of what is done before the live connection has told of the plan', async () => {
+    client.close();
+    client = new LiveClient(
+      { lesson: 'l' },
+      () => (socket = new FakeSocket()) as unknown as WebSocket,
+      () => Promise.resolve(true),
+      (act) => act,
+    );
+    editing = new PlanEditing(client, lesson({ version: 7 }));
+    void editing.edit([edits.step('one', { title: 'Early' })]);
+    expect([one('one').title, editing.unsaved]).toEqual(['Early', true]);
+    socket.onopen();
+    const you = { id: 'odalys', name: 'Odalys', role: 'instructor' as const, staff: true };
+    socket.tell({ t: 'welcome', v: 1, you, rights: {}, streams: [{ stream: PLAN, head: (head = 9), view: view() }] });
+    expect(sent().at(-1)).toMatchObject({ with: { seen: 7, set: { title: 'Early' } } });
+    await accept('step_set', { id: 'one', set: { title: 'Early' } });
+    expect([one('one').title, editing.unsaved]).toEqual(['Early', false]);
   });
 
   it('moves a step to where another one is', () => {

@@ -1,4 +1,4 @@
-import type { PlanView } from '../../api/shapes';
+import type { LessonFacts, PlanView } from '../../api/shapes';
 import type { LiveClient } from '../../live/LiveClient';
 import { planStream } from '../../live/streams';
 import { lost, planAfter, takingBack, type Conflict, type Edit } from './planEdits';
@@ -19,39 +19,50 @@ const MOST_CONFLICTS = 20;
  */
 export class PlanEditing {
   conflicts: Conflict[] = [];
-  /** Commands that the server has not answered. */
-  private unanswered = 0;
+  /** What the server has not answered. */
+  private unanswered: Edit[] = [];
   private done: Act[] = [];
   private undone: Act[] = [];
   private listeners = new Set<() => void>();
   /** Goes up whenever anything here is different. */
   version = 0;
   private stream: string;
+  private before: PlanView;
 
+  /**
+   * @param client of the lesson
+   * @param first the lesson as it was when the page was opened: what is shown until the live connection tells of its plan
+   */
   constructor(
     private client: LiveClient,
-    lesson: string,
+    private first: LessonFacts,
   ) {
-    this.stream = planStream(lesson);
+    this.stream = planStream(first.id);
+    this.before = planOf(first);
   }
 
+  /** Calls back whenever the plan, or what one did to it, is different; the answer stops that. */
   subscribe = (listener: () => void) => {
     this.listeners.add(listener);
-    return () => void this.listeners.delete(listener);
+    const deaf = this.client.subscribe(listener);
+    return () => {
+      this.listeners.delete(listener);
+      deaf();
+    };
   };
 
-  /** The plan as it is shown, own unanswered edits included; undefined until the server has told of it. */
-  get plan(): PlanView | undefined {
-    return this.client.view<PlanView>(this.stream);
+  /** The plan as it is shown, own unanswered edits included. */
+  get plan(): PlanView {
+    return this.client.view<PlanView>(this.stream) ?? this.before;
   }
 
   /** Number of the last entry that is known of the plan. */
   get seen(): number {
-    return this.client.head(this.stream) ?? 0;
+    return this.client.head(this.stream) ?? this.first.version;
   }
 
   get unsaved() {
-    return this.unanswered > 0;
+    return this.unanswered.length > 0;
   }
 
   get canUndo() {
@@ -87,9 +98,7 @@ export class PlanEditing {
   }
 
   private async act(edits: Edit[], seen: number, onto: Act[]) {
-    const plan = this.plan;
-    if (!plan) return;
-    const act: Act = { edits, back: backOf(plan, edits) };
+    const act: Act = { edits, back: backOf(this.plan, edits) };
     onto.push(act);
     onto.splice(0, onto.length - MOST_ACTS);
     const answers = await Promise.all(edits.map((one) => this.give(one, seen)));
@@ -100,12 +109,13 @@ export class PlanEditing {
   }
 
   private async give(edit: Edit, seen: number): Promise<boolean> {
-    this.unanswered++;
-    this.tell();
+    this.unanswered = [...this.unanswered, edit];
+    this.reckon();
     // Those that take no notice of what was seen have no such field.
     const heeds = edit.name !== 'plan.add_step' && edit.name !== 'plan.move_step';
     const told = await this.client.do(edit.name, this.stream, (heeds ? { ...edit.input, seen } : edit.input) as never);
-    this.unanswered--;
+    this.unanswered = this.unanswered.filter((one) => one !== edit);
+    this.reckon();
     const now = this.client.confirmed<PlanView>(this.stream);
     if (told.ok && now) this.conflicts = [...this.conflicts, ...lost(now, edit)].slice(-MOST_CONFLICTS);
     return told.ok;
@@ -116,10 +126,23 @@ export class PlanEditing {
     this.undone = this.undone.filter((one) => one !== act);
   }
 
+  /** The same plan until something is different, as React wishes. */
+  private reckon() {
+    this.before = planAfter(planOf(this.first), this.unanswered);
+    this.tell();
+  }
+
   private tell() {
     this.version++;
     this.listeners.forEach((listener) => listener());
   }
+}
+
+function planOf(lesson: LessonFacts): PlanView {
+  const { course_id, number, title, starts_at, minutes, steps, record_from } = lesson;
+  const { welcome, welcome_ink, welcome_picture, invited_only } = lesson;
+  const doors = { welcome, welcome_ink, welcome_picture, invited_only };
+  return { course_id, number, title, starts_at, minutes, steps, record_from, ...doors };
 }
 
 /** What takes back several edits, the last of them first. */

@@ -34,13 +34,12 @@ export function useLessonFacts(id: string) {
 export function useLesson(facts: LessonFacts, load: () => unknown) {
   const client = useLive();
   const { id } = facts;
-  const [editing] = useState(() => new PlanEditing(client, id));
+  const [editing] = useState(() => new PlanEditing(client, facts));
   useSyncExternalStore(editing.subscribe, () => editing.version);
   useUnsent(editing.unsaved);
-  const plan = useSyncExternalStore(client.subscribe, () => editing.plan);
-  const head = useSyncExternalStore(client.subscribe, () => editing.seen);
+  const plan = useSyncExternalStore(editing.subscribe, () => editing.plan);
+  const head = useSyncExternalStore(editing.subscribe, () => editing.seen);
   useEffect(() => {
-    if (head === 0) return;
     const timer = setTimeout(() => void load(), SETTLE);
     return () => clearTimeout(timer);
   }, [head, load]);
@@ -53,9 +52,8 @@ export function useLesson(facts: LessonFacts, load: () => unknown) {
     mutationFn: ({ id: board, ...changes }) => patch<BoardRow>(`/api/boards/${board}`, changes),
     onSuccess: () => load(),
   });
-  const lesson: LessonFacts = plan
-    ? { ...facts, ...plan, title: plan.title ?? facts.title, course_id: facts.course_id, number: facts.number }
-    : facts;
+  const place = { title: plan.title ?? facts.title, course_id: facts.course_id, number: facts.number };
+  const lesson: LessonFacts = { ...facts, ...plan, ...place };
   return {
     lesson,
     /** Number of the last entry of the plan that is shown. */
