@@ -60,10 +60,10 @@ RSpec.describe 'Who may do what' do
   roles = %i[odalys tomas farah oona]
   on_floor = %i[speak draw share]
 
-  # Those on courses are in a table of their own, see courses_spec.
+  # Those on courses and plans are in tables of their own, see courses_spec and plan_spec.
   it 'is told of every command that a client may give' do
-    of_courses = Core::Streams::Kinds.belonging_to(:course).map(&:kind)
-    given = (Core::Commands::ALL - Core::Commands::INTERNAL).reject { |command| of_courses.include?(command.stream_kind) }
+    of_classes = Core::Streams::Kinds.of_classes.map(&:kind)
+    given = (Core::Commands::ALL - Core::Commands::INTERNAL).select { |command| of_classes.include?(command.stream_kind) }
     expect(table.keys).to match_array(given.map(&:wire_name))
   end
 

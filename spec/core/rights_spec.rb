@@ -131,8 +131,8 @@ RSpec.describe 'Rights' do
     'thread.delete' => { id: 'begun' }, 'thread.react' => { id: 'begun', sign: 'thanks' }, 'class.set_exchange' => { oversight: true }, 'class.keep_together' => { on: true },
     'class.hand_out' => { board: 'b1', on: true }, 'board.lock' => { on: true, page: 'p1' }
   }
-  # Those on rooms and polls need rooms and polls, see command_table_spec; those on courses a course, see courses_spec.
-  (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).reject { |command| command.name.match?(/::(Rooms|Polls|Questions|Courses)::/) }.each do |command|
+  # Those on rooms and polls need rooms and polls, see command_table_spec; those on courses and plans those, see courses_spec and plan_spec.
+  (Veranda::Core::Commands::ALL - Veranda::Core::Commands::INTERNAL).reject { |command| command.name.match?(/::(Rooms|Polls|Questions|Courses|Lessons)::/) }.each do |command|
     Stage::PEOPLE.each do |who, (_, role)|
       allowed = !staff_only.include?(command.wire_name) || %w[instructor assistant].include?(role)
       it "#{command.wire_name}: #{role} #{allowed ? 'may' : 'may not'}" do

@@ -105,6 +105,10 @@ module Veranda
       end
 
       # @param kind [Symbol, String]
+      # @return [Array<String>] names of all streams of one kind
+      def names(kind) = @db[:streams].where { (name >= "#{kind}/") & (name < "#{kind}0") }.select_order_map(:name)
+
+      # @param kind [Symbol, String]
       # @param id [String] of a class, or of a course
       # @return [Array<String>] names of the streams of one kind that belong to parts of it
       def parts_of(kind, id)

@@ -16,13 +16,18 @@ module Veranda
         entries.select { |entry| ours?(entry) }.group_by(&:stream).each do |stream, added|
           id = Core::Streams::StreamName.id(stream)
           plan = added.reduce(known(db, id)) { |so_far, entry| so_far.apply(entry) }
-          write(db, id, plan, added.last.seq)
+          write(db, id, plan.facts, added.last.seq)
         end
       end
 
       # @param plan [Core::Lessons::Plan]
       # @param seq [Integer] of its last entry
-      def rebuild(db, id, plan, seq) = db.transaction { write(db, id, plan, seq) }
+      def rebuild(db, id, plan, seq)
+        db.transaction do
+          picture = db[:materials].where(id: plan[:welcome_picture]).get(:id)
+          write(db, id, plan.facts.merge(welcome_picture: picture), seq)
+        end
+      end
 
       # @param row [Hash] of the table
       # @return [Hash] the same as {Core::Lessons::Plan#facts} has it
@@ -43,8 +48,7 @@ module Veranda
       end
       private_class_method :known
 
-      def write(db, id, plan, seq)
-        facts = plan.facts
+      def write(db, id, facts, seq)
         row = facts.merge(starts_at: Time.at(facts[:starts_at]/1000r), steps: Sequel.pg_jsonb(facts[:steps]), version: seq)
         db[:lessons].insert_conflict(target: :id, update: row).insert(id: id, **row)
       end

@@ -26,6 +26,14 @@ module Veranda
         end
       end
 
+      # @param sitting [Core::Sittings::Sitting]
+      # @param staff [Core::Sittings::StaffFacts]
+      def rebuild(db, id, sitting, staff)
+        db[:turned_out].where(sitting_id: id).delete
+        turned(db, id, sitting.seats.each_value.select(&:out?).map(&:id), false)
+        turned(db, id, staff.removed.keys, true)
+      end
+
       def turned(db, sitting, people, removed)
         rows = people.map { |person| { sitting_id: sitting, person_id: person, removed: removed } }
         db[:turned_out].insert_conflict(target: %i[sitting_id person_id], update: { removed: removed }).multi_insert(rows)
