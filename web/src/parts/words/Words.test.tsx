@@ -6,14 +6,15 @@ const field = () => screen.getByLabelText<HTMLInputElement>('Title');
 const type = (value: string) => fireEvent.change(field(), { target: { value } });
 
 describe('Words', () => {
-  it('keeps what is being typed when the value changes underneath', () => {
+  it('keeps what is being typed when the value changes underneath, and says what was seen when that was begun', () => {
     const save = vi.fn();
-    const { rerender } = render(<Words label="Title" value="Fog" onSave={save} />);
+    const { rerender } = render(<Words label="Title" value="Fog" seen={3} onSave={save} />);
+    type('Fog d');
+    rerender(<Words label="Title" value="From elsewhere" seen={4} onSave={save} />);
     type('Fog drill');
-    rerender(<Words label="Title" value="From elsewhere" onSave={save} />);
     expect(field().value).toBe('Fog drill');
     fireEvent.blur(field());
-    expect(save).toHaveBeenCalledWith('Fog drill');
+    expect(save).toHaveBeenCalledWith('Fog drill', 3);
   });
 
   it('follows its value while nothing is typed', () => {
@@ -27,7 +28,7 @@ describe('Words', () => {
     const { unmount } = render(<Words label="Title" value="Fog" onSave={save} />);
     type('Fog drill');
     unmount();
-    expect(save).toHaveBeenCalledWith('Fog drill');
+    expect(save).toHaveBeenCalledWith('Fog drill', undefined);
   });
 
   it('saves once, and nothing that is the same', () => {
