@@ -23,9 +23,6 @@ RSpec.describe 'Everything that can be asked over HTTP' do
     lesson, board, sitting = made.values_at(:lesson, :board, :sitting)
     [['GET', '/api/desk'], ['GET', '/api/session'], ['GET', '/api/sticks'], ['PATCH', '/api/sticks', { sticks: [{ kind: 'stroke', ink: 'lake', width: 4 }] }],
      ['GET', "/api/lessons/#{lesson}"], ['GET', "/api/lessons/#{lesson}/news"], ['GET', "/api/lessons/#{lesson}/guests"],
-     ['PATCH', "/api/lessons/#{lesson}",
-      { version: 1, title: 'T', starts_at: 1_800_000_000_000, minutes: 60, record_from: nil,
-        steps: [{ id: 'one', title: 'One', minutes: 5, shortest: 1, notes: '', board: board, cues: [] }] }],
      ['POST', '/api/lessons', { course: 'navigation', title: 'New', starts_at: 1_800_000_000_000 }],
      ['POST', "/api/lessons/#{lesson}/boards", { name: 'B', copy_of: board }], ['POST', "/api/lessons/#{lesson}/class", { again: false }],
      ['POST', "/api/lessons/#{lesson}/copies", { starts_at: 1_800_000_000_000 }], ['POST', "/api/lessons/#{lesson}/links", {}],

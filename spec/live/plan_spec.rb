@@ -63,4 +63,24 @@ RSpec.describe 'The plan of a lesson' do
     odalys.do('plan.set', stream, seen: 1, set: { title: 'After' })
     expect(plan.steps.map { |step| step[:id] }).to eq(%w[x one two])
   end
+
+  # Most of it makes no sense, some of it does by chance.
+  it 'stays whole whatever is said to it' do
+    rng = Random.new(20_261_203)
+    odd = [nil, 5, -1, 1e308, 'x' * 5_000, " \u202E ", [], { a: 1 }, 'one', 'two', true]
+    fields = %i[title minutes shortest notes board material leads rules cues welcome starts_at record_from]
+    odalys = at('odalys')
+    codes = Array.new(200) do |i|
+      input = { step: ['one', 'two', "s#{i % 7}", odd.sample(random: rng)].sample(random: rng), after: [nil, 'one', odd.sample(random: rng)].sample(random: rng),
+                seen: [1, 2, odd.sample(random: rng)].sample(random: rng),
+                set: { title: "T #{i}", fields.sample(random: rng) => odd.sample(random: rng) }.to_a.sample(1 + rng.rand(2), random: rng).to_h }
+      name = %w[set add_step set_step move_step take_step].sample(random: rng)
+      taken = { 'set' => %i[seen set], 'add_step' => %i[step after set], 'set_step' => %i[step seen set], 'move_step' => %i[step after], 'take_step' => %i[step seen] }
+      odalys.do("plan.#{name}", stream, **input.slice(*taken[name])).then { |told| told['code'] || told['t'] }
+    end
+    expect(codes.tally.keys).to include('done', 'bad_input', 'no_such_step')
+    expect(Veranda::Store::PlanTables.facts(ARCHIVE.db[:lessons].first(id: made[:lesson]))).to eq(plan.facts)
+    expect(VisitorClient.new(server, as: 'odalys').get("/api/lessons/#{made[:lesson]}").status).to eq(200)
+    expect(server.errors).to be_empty
+  end
 end
