@@ -76,4 +76,16 @@ RSpec.describe 'A plan that two people work on', type: :journey do
   ensure
     cable&.close
   end
+
+  it 'keeps what was typed into a field when one goes elsewhere without leaving it' do
+    odalys = enter(:odalys, "/lessons/#{made[:lesson]}")
+    saved(odalys)
+    odalys.click_link('Shelf')
+    expect(odalys).to have_no_css('section[aria-label="Run sheet"]')
+    odalys.go_back
+    odalys.fill_in('Private notes', with: 'Half a sentence')
+    odalys.go_forward
+    expect(odalys).to have_no_css('section[aria-label="Run sheet"]')
+    until_true('it is kept') { ARCHIVE.lessons.fetch(made[:lesson])[:steps].first[:notes] == 'Half a sentence' }
+  end
 end

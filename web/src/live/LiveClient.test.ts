@@ -76,6 +76,22 @@ describe('LiveClient', () => {
     expect(client.connection.trouble?.says).toBe('Not now.');
   });
 
+  it('says what is given while its page goes, and goes itself once that is answered', async () => {
+    client.retire();
+    const answer = client.do('board.put', BOARD, { marks: [mark] });
+    await vi.advanceTimersByTimeAsync(10);
+    expect(socket().readyState).toBe(FakeSocket.OPEN);
+    socket().tell(entry(1, 'm1', socket().said.at(-1)!.id as string));
+    await expect(answer).resolves.toEqual({ ok: true });
+    expect(socket().readyState).toBe(3);
+  });
+
+  it('goes at once with a page that leaves nothing behind', async () => {
+    client.retire();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(socket().readyState).toBe(3);
+  });
+
   it('sends again what was only refused for the moment', () => {
     void client.do('board.put', BOARD, { marks: [mark] });
     const first = socket().said.at(-1)!;

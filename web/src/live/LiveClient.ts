@@ -36,6 +36,9 @@ const PASSES_IN = 1_000;
 /** ms in which an answer to a trial of the connection must come. */
 const TRIP_WITHIN = 2_000;
 
+/** ms for which a page that was left still waits for answers. */
+const RETIRES_WITHIN = 60_000;
+
 /** Times of the server, the last so many that were told, by which its clock is known. */
 const CLOCKS = 12;
 
@@ -66,6 +69,7 @@ export class LiveClient {
     () => this.connection.you,
   );
   private following: string[] = [];
+  private retiring: ReturnType<typeof setTimeout> | undefined;
   private pongs: (() => void)[] = [];
   private stages = new Set<(message: StageMessage) => void>();
   private listeners = new Set<() => void>();
@@ -202,6 +206,21 @@ export class LiveClient {
     this.close();
   }
 
+  /**
+   * Ends the connection because the page that it was for goes: first what is given while it goes (fields save what was typed into them), and
+   * then, once all is answered, or cannot be for a while.
+   */
+  retire() {
+    this.retiring = setTimeout(() => this.close(), RETIRES_WITHIN);
+    setTimeout(() => this.retireIfDone());
+  }
+
+  private retireIfDone() {
+    if (this.retiring === undefined || this.pending.length > 0) return;
+    clearTimeout(this.retiring);
+    this.close();
+  }
+
   /** Ends the connection; the server keeps the seat for a while. */
   close() {
     this.line.close();
@@ -321,6 +340,7 @@ export class LiveClient {
     const [command] = this.pending.splice(index, 1);
     this.reshow(command!.stream);
     command!.settle(outcome);
+    this.retireIfDone();
   }
 
   private fault({ id, code, says }: { id?: string; code: string; says: string }) {

@@ -35,7 +35,7 @@ export function useLiveClient(kind: 'sitting' | 'lesson' | 'course', id: string,
     // A connection is of the outside world: it is made here, and closed when the component goes.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setClient(opened);
-    return () => opened.close();
+    return () => opened.retire();
   }, [kind, id, unseen]);
   return client;
 }
