@@ -77,7 +77,8 @@ export function RunSheet({ lesson, selected, onSelect, onEdit, onUndo, onRedo }:
       }}
     >
       <Box sx={{ p: 1.75, pb: 1.5, borderBottom: 1, borderColor: 'divider' }}>
-        <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
+        {/* Where it comes from below, that is put away by a word at the end of this line. */}
+        <Box sx={{ display: 'flex', alignItems: 'baseline', pr: { xs: 12, md: 0 } }}>
           <Box component="h2" sx={{ m: 0, typography: 'h1', fontSize: 21, flex: 1 }}>
             Run sheet
           </Box>
@@ -135,13 +136,14 @@ export function RunSheet({ lesson, selected, onSelect, onEdit, onUndo, onRedo }:
           Add a step
         </Button>
         {over && <Squeeze lesson={lesson} onEdit={onEdit} />}
-        <Box sx={{ flex: 1 }} />
-        <Button size="small" disabled={!onUndo} onClick={() => onUndo?.()}>
-          Undo
-        </Button>
-        <Button size="small" disabled={!onRedo} onClick={() => onRedo?.()}>
-          Redo
-        </Button>
+        <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+          <Button size="small" disabled={!onUndo} onClick={() => onUndo?.()}>
+            Undo
+          </Button>
+          <Button size="small" disabled={!onRedo} onClick={() => onRedo?.()}>
+            Redo
+          </Button>
+        </Box>
       </Box>
     </Box>
   );
