@@ -184,12 +184,11 @@ end
 RSpec.describe 'Preparing a lesson over a socket' do
   let(:server) { Server.shared }
 
-  it 'is for staff, with all boards of the lesson' do
+  it 'is for staff, with the plan and all boards of the lesson' do
     made = fresh_lesson
     odalys = Wire.join(server, 'odalys', { lesson: made[:lesson] })
-    expect(odalys.wait_for('welcome')['streams'].map do |part|
-      part['stream']
-    end).to eq(["board/#{made[:board]}", "board/#{made[:staff_board]}"])
+    told = odalys.wait_for('welcome')['streams'].map { |part| part['stream'] }
+    expect(told).to eq(["plan/#{made[:lesson]}", "board/#{made[:board]}", "board/#{made[:staff_board]}"])
     expect(odalys.do('board.put', "board/#{made[:board]}", marks: [stroke('m1')])).to include('t' => 'done')
   end
 
