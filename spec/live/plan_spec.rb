@@ -69,7 +69,8 @@ RSpec.describe 'The plan of a lesson' do
     rng = Random.new(20_261_203)
     odd = [nil, 5, -1, 1e308, 'x' * 5_000, " \u202E ", [], { a: 1 }, 'one', 'two', true]
     fields = %i[title minutes shortest notes board material leads rules cues welcome starts_at record_from]
-    odalys = at('odalys')
+    own = Server.new
+    odalys = at('odalys', own)
     codes = Array.new(200) do |i|
       input = { step: ['one', 'two', "s#{i % 7}", odd.sample(random: rng)].sample(random: rng), after: [nil, 'one', odd.sample(random: rng)].sample(random: rng),
                 seen: [1, 2, odd.sample(random: rng)].sample(random: rng),
@@ -81,6 +82,8 @@ RSpec.describe 'The plan of a lesson' do
     expect(codes.tally.keys).to include('done', 'bad_input', 'no_such_step')
     expect(Veranda::Store::PlanTables.facts(ARCHIVE.db[:lessons].first(id: made[:lesson]))).to eq(plan.facts)
     expect(VisitorClient.new(server, as: 'odalys').get("/api/lessons/#{made[:lesson]}").status).to eq(200)
-    expect(server.errors).to be_empty
+    expect(own.errors).to be_empty
+  ensure
+    own&.stop
   end
 end
