@@ -89,6 +89,20 @@ describe('the plan of a lesson', () => {
     expect(editing.conflicts).toEqual([]);
   });
 
+  it('keeps what one wrote into a step that somebody else took out, to be copied', async () => {
+    void editing.edit([edits.step('two', { notes: 'Half an hour of work' })]);
+    tell('step_taken', { id: 'two' });
+    socket.tell({
+      t: 'refused',
+      id: sent().at(-1)!.id,
+      code: 'no_such_step',
+      says: 'That step was taken out meanwhile.',
+    });
+    await later();
+    expect(editing.conflicts).toEqual([{ step: 'two', field: 'notes', title: 'two', mine: 'Half an hour of work' }]);
+    expect(editing.canUndo).toBe(false);
+  });
+
   it('sees no conflict in what one went on to write oneself', async () => {
     void editing.edit([edits.step('one', { title: 'A' })]);
     void editing.edit([edits.step('one', { title: 'A b' })]);

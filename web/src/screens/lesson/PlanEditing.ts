@@ -1,7 +1,7 @@
 import type { LessonFacts, PlanView } from '../../api/shapes';
 import type { LiveClient } from '../../live/LiveClient';
 import { planStream } from '../../live/streams';
-import { lost, planAfter, takingBack, type Conflict, type Edit } from './planEdits';
+import { lost, planAfter, takingBack, wishes, type Conflict, type Edit } from './planEdits';
 
 /** What one did at once, and what takes it back; `seen` is the last entry that was known when the server had all of it. */
 interface Act {
@@ -111,13 +111,16 @@ export class PlanEditing {
   private async give(edit: Edit, seen: number): Promise<boolean> {
     this.unanswered = [...this.unanswered, edit];
     this.reckon();
+    const shown = this.plan;
     // Those that take no notice of what was seen have no such field.
     const heeds = edit.name !== 'plan.add_step' && edit.name !== 'plan.move_step';
     const told = await this.client.do(edit.name, this.stream, (heeds ? { ...edit.input, seen } : edit.input) as never);
     this.unanswered = this.unanswered.filter((one) => one !== edit);
     this.reckon();
     const now = this.client.confirmed<PlanView>(this.stream);
-    if (told.ok && now) this.conflicts = [...this.conflicts, ...lost(now, edit)].slice(-MOST_CONFLICTS);
+    // Whoever wrote into a step that somebody else took out still has their words.
+    const theirs = told.ok ? now && lost(now, edit) : told.code === 'no_such_step' && wishes(shown, edit);
+    if (theirs) this.conflicts = [...this.conflicts, ...theirs].slice(-MOST_CONFLICTS);
     return told.ok;
   }
 

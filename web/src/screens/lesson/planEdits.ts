@@ -56,15 +56,23 @@ export interface Conflict {
 
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
+const stepOf = (plan: PlanView, { name, input }: Edit) =>
+  name === 'plan.set_step' ? plan.steps.find(({ id }) => id === input.step) : undefined;
+
+/** @returns every field that an edit would set */
+export function wishes(plan: PlanView, edit: Edit): Conflict[] {
+  if (edit.name !== 'plan.set' && edit.name !== 'plan.set_step') return [];
+  const step = stepOf(plan, edit);
+  const title = step?.title ?? plan.title ?? '';
+  return Object.entries(edit.input.set).map(([field, mine]) => ({ step: step?.id ?? null, field, title, mine }));
+}
+
 /** @returns what of an edit is not so in the plan as it came to be */
-export function lost(plan: PlanView, { name, input }: Edit): Conflict[] {
-  if (name !== 'plan.set' && name !== 'plan.set_step') return [];
-  const step = name === 'plan.set_step' ? plan.steps.find(({ id }) => id === input.step) : null;
-  const now = step ?? plan;
-  if (name === 'plan.set_step' && !step) return [];
-  return Object.entries(input.set)
-    .filter(([field, mine]) => !same(tidy(mine), tidy((now as unknown as Record<string, unknown>)[field])))
-    .map(([field, mine]) => ({ step: step?.id ?? null, field, title: step?.title ?? plan.title ?? '', mine }));
+export function lost(plan: PlanView, edit: Edit): Conflict[] {
+  const step = stepOf(plan, edit);
+  if (edit.name === 'plan.set_step' && !step) return [];
+  const now = (step ?? plan) as unknown as Record<string, unknown>;
+  return wishes(plan, edit).filter(({ field, mine }) => !same(tidy(mine), tidy(now[field])));
 }
 
 /** Blanks in titles are tidied by the core. */
