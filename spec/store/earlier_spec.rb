@@ -78,6 +78,22 @@ RSpec.describe 'A log of an earlier version' do
     expect(JSON.generate(public_words)).not_to match(/cues|shortest|notes/)
   end
 
+  # What was planned then has its stream now, and goes on in it.
+  it 'has the plans of its lessons as streams' do
+    rows = archive.db[:lessons].order(:id).all
+    expect(rows.length).to be > 1
+    rows.each do |row|
+      kept = Core::Lessons::Plan.from(Veranda::Store::PlanTables.facts(row))
+      expect(state("plan/#{row[:id]}").facts).to eq(kept.facts)
+    end
+    lesson = rows.find { |row| row[:steps].any? }
+    stream, step = "plan/#{lesson[:id]}", lesson[:steps].first['id']
+    by = Core::Person.new(id: 'odalys', name: 'Odalys', role: 'instructor')
+    Veranda::Deciding::Perform.call(archive.log, 'plan.set_step', { step: step, seen: 1, set: { notes: 'Written since' } }, stream: stream, by: by)
+    expect(archive.lessons.fetch(lesson[:id])).to include(title: lesson[:title], version: 2, steps: include(include(id: step, notes: 'Written since')))
+    expect(archive.db.table_exists?(:lesson_versions)).to be(false)
+  end
+
   it 'numbers every stream without gaps and knows its commands again' do
     archive.db[:streams].select_map(%i[name head]).each do |name, head|
       expect(archive.db[:entries].where(stream: name).select_order_map(:seq)).to eq((1..head).to_a)
