@@ -61,6 +61,8 @@ RSpec.describe Veranda::Core::Access do
       hall.do(odalys, verb, { person: 'farah', place: 'main' })
       by_situation.each do |expected|
         facts = [person(:farah), hall.state, hall.staff]
+        # By other doors only as long as the class goes on, and nobody else, whatever part they had.
+        expect(%i[farah jonas odalys].select { |who| described_class.turned_out?(person(who), hall.state, hall.staff) }).to eq(hall.state.open? ? [:farah] : [])
         expect(described_class::InClass.new(*facts).streams).to match_array(expected.map { |name| format(streams.fetch(name), 'farah') })
         expect(streams.select { |_, name| described_class::InClass.new(*facts).reads?(format(name, 'farah')) }.keys).to match_array(expected)
         hall.do(odalys, 'class.end') if hall.state.open?

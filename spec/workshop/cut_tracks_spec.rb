@@ -85,6 +85,20 @@ RSpec.describe Veranda::Workshop::CutTracks do
     expect(ARCHIVE.tracks.state(sitting)).to eq('partly')
   end
 
+  it 'leaves a recording alone that another one sees to, and looks again later' do
+    keep('sound')
+    edit('cut', id: 'c', from: began + 2_000, to: began + 6_000)
+    jobs = ARCHIVE.db[:que_jobs].where(job_class: described_class.name).where(Sequel.lit('args->>0 = ?', sitting))
+    held, go = Queue.new, Queue.new
+    other = Thread.new { Veranda::Store::Turn.alone(ARCHIVE.db, 'cut tracks', sitting) { [held << true, go.pop] } }
+    held.pop
+    expect { described_class.run(sitting) }.to change(jobs, :count).by(1)
+    expect([left.given, jobs.reverse(:id).get(:run_at)]).to match([[], be > Time.now])
+    [go << true, other.join]
+    described_class.run(sitting)
+    expect(left.given.length).to eq(2)
+  end
+
   it 'leaves no file that no row knows, however many edits are seen to at once; and what was left is swept' do
     keep('sound')
     edits = [[1_000, 2_000], [3_000, 4_000], [5_000, 6_500]].each_with_index.map do |(from, to), i|
