@@ -14,7 +14,8 @@ RSpec.describe Veranda::Live::Arrivals do
       id
     end
     first = Wire.join(server, 'odalys', { sitting: sitting })
-    wires = people.map { |id| Thread.new { Wire.join(server, id, { sitting: sitting }) } }.map(&:value)
+    visitors = people.map { |id| VisitorClient.new(server, as: id) }
+    wires = visitors.map { |one| Thread.new { Wire.new(one).tap { |wire| wire.hello({ sitting: sitting }) } } }.map(&:value)
     state = ARCHIVE.log.state("sitting/#{sitting}").first
     expect(people.reject { |id| state.in?(id) }).to eq([])
     joined = ARCHIVE.log.of_kind("sitting/#{sitting}", 'joined')

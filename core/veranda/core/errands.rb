@@ -30,6 +30,15 @@ module Veranda
 
       module_function
 
+      # Boards of a lesson stand in a table, and its classes are told of them.
+      # @param lesson [String] id
+      # @param rehearsal [String, nil] id of the one whose boards they are
+      # @return [Errand]
+      def tell_boards(lesson, rehearsal: nil)
+        facts = { lesson: lesson, rehearsal: rehearsal }.compact
+        Errand.new(['tell_boards', *facts.values].join(' '), 'tell_boards', facts)
+      end
+
       # @param entry [Streams::Entry]
       # @param state [Object] of its stream, with the entry in it
       # @return [Array<Errand>]

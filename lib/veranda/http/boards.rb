@@ -28,7 +28,7 @@ module Veranda
         named!(id, facts[:people]) if facts[:people]
         not_a_copy!(id) if facts.key?(:audience) || facts.key?(:people)
         board = archive.lessons.update_board(id, **facts)
-        Preparing::Classes.new(archive).boards_changed(board[:lesson_id])
+        Preparing::Classes.new(archive).boards_changed(board[:lesson_id], rehearsal: board[:rehearsal_id])
         hub.review(board[:lesson_id])
         json(board.slice(*Store::Lessons::BOARD_COLUMNS))
       end

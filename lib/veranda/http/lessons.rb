@@ -40,10 +40,9 @@ module Veranda
       post '/api/lessons/:id/boards' do |id|
         person = staff!(lesson = archive.lessons.fetch(id))
         facts = Core::Contract.check(BOARD, input)
-        rehearsal = rehearsal_of(id, facts.delete(:sitting))
-        board = Preparing::NewBoard.new(archive, lesson, by: person, rehearsal: rehearsal&.fetch(:id)).call(**facts)
-        classes = Preparing::Classes.new(archive)
-        rehearsal ? classes.boards_changed_in(rehearsal) : classes.boards_changed(id)
+        rehearsal = rehearsal_of(id, facts.delete(:sitting))&.fetch(:id)
+        board = Preparing::NewBoard.new(archive, lesson, by: person, rehearsal: rehearsal).call(**facts)
+        Preparing::Classes.new(archive).boards_changed(id, rehearsal: rehearsal)
         hub.review(id)
         status 201
         json(board.slice(*Store::Lessons::BOARD_COLUMNS))

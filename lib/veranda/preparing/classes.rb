@@ -4,9 +4,6 @@ module Veranda
   module Preparing
     # Makes a lesson's class ready to be entered: set up, and planned as the lesson stands now.
     class Classes
-      # How often a class is told of its boards at once, while others make some more. Whoever tells last looks once more.
-      TRIES = 10
-
       # @param archive [Store::Archive]
       def initialize(archive)
         @archive = archive
@@ -20,23 +17,13 @@ module Veranda
       # @return [String] id of a class to practise in
       def rehearsal(lesson) = planned(@archive.sittings.rehearsal(lesson[:id]))
 
-      # Tells the classes of a lesson that are not over what its boards are now.
+      # Tells the classes of a lesson that are not over what its boards are now. What somebody changes meanwhile they are told of too.
       # @param lesson_id [String]
-      def boards_changed(lesson_id)
-        @archive.sittings.of_lesson(lesson_id).each { |row| boards_changed_in(row) }
-      end
-
-      # Whoever looked first could tell last, and the class would not know of what was made meanwhile: so it is told until that stands.
-      # @param sitting [Hash] `{ id:, lesson_id:, rehearsal: }`
-      def boards_changed_in(sitting)
-        return if @archive.sittings.state(sitting[:id]).ended?
-
-        boards = board_facts(sitting)
-        TRIES.times do
-          tell(sitting, boards)
-          told, boards = boards, board_facts(sitting)
-          break if told == boards
-        end
+      # @param rehearsal [String, nil] id of the one whose boards they are
+      def boards_changed(lesson_id, rehearsal: nil)
+        errand = @archive.errands.waiting(Core::Errands.tell_boards(lesson_id, rehearsal: rehearsal).key)
+        @archive.sittings.showing_boards(lesson_id, rehearsal: rehearsal).each { |row| in_turn(row) { tell(row) } }
+        @archive.errands.done(errand) if errand
       end
 
       private
@@ -45,17 +32,21 @@ module Veranda
         @archive.sittings.board_facts(sitting[:lesson_id], rehearsal_id: (sitting[:id] if sitting[:rehearsal]))
       end
 
-      def tell(sitting, boards)
+      # Whoever looked first could tell last, and the class would not know of what was made meanwhile: so they look and tell one after the
+      # other, also on several processes.
+      def in_turn(sitting, &) = Store::Turn.after_others(@archive.db, 'boards of a class', sitting[:id], &)
+
+      def tell(sitting)
         staff = @archive.log.state(Core::Streams::StreamName.staff(sitting[:id])).first
-        Deciding::Perform.call(@archive.log, 'class.set_boards', { boards: boards, people: Core::Lessons::Audience.named(staff.boards) },
-                               stream: stream(sitting))
+        facts = { boards: board_facts(sitting), people: Core::Lessons::Audience.named(staff.boards) }
+        Deciding::Perform.call(@archive.log, 'class.set_boards', facts, stream: stream(sitting))
       end
 
       def stream(row) = Core::Streams::StreamName.sitting(row[:id])
 
       def planned(sitting)
         if @archive.sittings.state(sitting[:id]).planned?
-          Deciding::Perform.call(@archive.log, 'class.plan', @archive.sittings.plan(sitting), stream: stream(sitting))
+          in_turn(sitting) { Deciding::Perform.call(@archive.log, 'class.plan', @archive.sittings.plan(sitting), stream: stream(sitting)) }
         end
         sitting[:id]
       rescue Core::Refusal => e

@@ -33,10 +33,12 @@ module Veranda
         raise Core::Refusal.new(:no_such_board, 'That is no copy of this class.') unless row[:sitting_id] == @sitting[:id]
 
         state, _, at = @archive.log.state(Core::Streams::StreamName.board(copy))
-        id = @archive.lessons.add_board(row[:lesson_id], name: name(row, named), rehearsal_id: row[:rehearsal_id],
-                                                         first_page: row[:first_page])
-        @archive.lessons.fill(id, named ? state.as_taken_in : nameless(state.as_taken_in, row[:people]), at)
-        Classes.new(@archive).boards_changed_in(@sitting)
+        taken_in = named ? state.as_taken_in : nameless(state.as_taken_in, row[:people])
+        id = @archive.db.transaction do
+          board = @archive.lessons.add_board(row[:lesson_id], name: name(row, named), **row.slice(:rehearsal_id, :first_page))
+          board.tap { @archive.lessons.fill(board, taken_in, at) }
+        end
+        Classes.new(@archive).boards_changed(row[:lesson_id], rehearsal: row[:rehearsal_id])
         @archive.lessons.board(id)
       end
 

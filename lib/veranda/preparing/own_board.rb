@@ -18,9 +18,9 @@ module Veranda
       # @raise [Core::Refusal] `not_here`, `may_not_add`, `too_many_boards`
       def call(name:)
         may!
-        id = @archive.lessons.add_own(@sitting[:lesson_id], @by.id, name: Core::Name.clean(name),
-                                                                    rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
-        Classes.new(@archive).boards_changed_in(@sitting)
+        rehearsal = (@sitting[:id] if @sitting[:rehearsal])
+        id = @archive.lessons.add_own(@sitting[:lesson_id], @by.id, name: Core::Name.clean(name), rehearsal_id: rehearsal)
+        Classes.new(@archive).boards_changed(@sitting[:lesson_id], rehearsal: rehearsal)
         @archive.lessons.board(id)
       end
 

@@ -22,10 +22,12 @@ module Veranda
         found = staff.activities[activity] or raise Core::Refusal.new(:no_such_activity, 'There are no such rooms any more.')
         pieces = pieces.map { |piece| read(found, piece) }
         laid = Core::Boards::SideBySide.new(pieces, by: Deciding::Perform::HOUSE.id, at: @now).call
-        id = @archive.lessons.add_board(@sitting[:lesson_id], name: named(found, pieces),
-                                                              rehearsal_id: (@sitting[:id] if @sitting[:rehearsal]))
-        @archive.lessons.fill(id, laid, @now)
-        Classes.new(@archive).boards_changed_in(@sitting)
+        rehearsal = (@sitting[:id] if @sitting[:rehearsal])
+        id = @archive.db.transaction do
+          board = @archive.lessons.add_board(@sitting[:lesson_id], name: named(found, pieces), rehearsal_id: rehearsal)
+          board.tap { @archive.lessons.fill(board, laid, @now) }
+        end
+        Classes.new(@archive).boards_changed(@sitting[:lesson_id], rehearsal: rehearsal)
         id
       end
 

@@ -19,7 +19,7 @@ module Veranda
         @materials = Materials.new(db, @files)
         @uploads = Uploads.new(db, @files)
         @people = People.new(db)
-        @lessons = Lessons.new(db, @log)
+        @lessons = Lessons.new(db, @log, @errands)
         @sittings = Sittings.new(db, @log, @lessons)
         @recordings = Recordings.new(db, @log, @sittings, @files)
         @links = Links.new(db)

@@ -28,6 +28,10 @@ module Veranda
         @db[:errands].insert_conflict(target: :key, update: again).returning(:id).insert(row).first[:id]
       end
 
+      # @param key [String]
+      # @return [Hash, nil] what waits by this key
+      def waiting(key) = @db[:errands].where(key: key).first&.then { |row| told(row) }
+
       # @return [Array<Hash>] `{ id:, task:, facts:, asked:, tries: }` of what is to be done now, the longest due first
       def due
         rows = @db[:errands].where { (due_at <= Sequel.function(:now)) & (tries < TRIES) }

@@ -6,9 +6,11 @@ module Veranda
     class Lessons
       # @param db [Sequel::Database]
       # @param log [Log]
-      def initialize(db, log)
+      # @param errands [Errands]
+      def initialize(db, log, errands)
         @db = db
         @log = log
+        @errands = errands
       end
 
       # @return [Hash] `{ id:, course_id:, number:, title:, starts_at: Time, minutes:, steps: [{id:, title:, minutes:,
@@ -81,6 +83,7 @@ module Veranda
         @db.transaction do
           @db[:boards].insert(id: id, lesson_id: lesson_id, name: name, audience: audience, **more)
           @log.begin(Core::Streams::StreamName.board(id))
+          listed(lesson_id, more)
         end
         id
       end
@@ -108,8 +111,10 @@ module Veranda
       # @return [Hash] the board
       def update_board(id, **changes)
         changes[:people] = Sequel.pg_array(changes[:people], :text) if changes[:people]
-        @db[:boards].where(id: id).update(changes) unless changes.empty?
-        board(id)
+        @db.transaction do
+          @db[:boards].where(id: id).update(changes) unless changes.empty?
+          board(id).tap { |row| listed(row[:lesson_id], row) }
+        end
       end
 
       # Copies a lesson's boards as they are now for a rehearsal, without what led there.
@@ -132,7 +137,18 @@ module Veranda
         @log.append([stream]) { [taken] }
       end
 
+      # s in which whoever changes a board tells its classes themselves.
+      TOLD_WITHIN = 10
+      private_constant :TOLD_WITHIN
+
       private
+
+      # Its classes are told whatever becomes of this process; copies and boards of rooms they are told of by those who make them.
+      def listed(lesson, row)
+        return if row[:copy_of] || row[:room_id]
+
+        @errands.ask(Core::Errands.tell_boards(lesson, rehearsal: row[:rehearsal_id]), within: TOLD_WITHIN)
+      end
 
       def plain(row) = row.merge(people: row[:people].to_a)
 

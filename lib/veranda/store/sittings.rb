@@ -25,6 +25,13 @@ module Veranda
         @db[:sittings].where(lesson_id: lesson_id, rehearsal: rehearsal).reverse(:made_at).all
       end
 
+      # @param rehearsal [String, nil] id of the one whose boards they are
+      # @return [Array<Hash>] sittings that are not over and show the boards of a lesson, or those of a rehearsal of it
+      def showing_boards(lesson_id, rehearsal: nil)
+        found = @db[:sittings].where(lesson_id: lesson_id).exclude(status: 'ended')
+        (rehearsal ? found.where(id: rehearsal) : found.where(rehearsal: false)).all
+      end
+
       # @param lesson_ids [Array<String>]
       # @return [Hash{String => Hash}] the latest real class of each
       def latest(lesson_ids)

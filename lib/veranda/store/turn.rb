@@ -21,21 +21,33 @@ module Veranda
         end
       end
 
-      # What takes longer than a transaction should: whoever comes while somebody else is at it does not wait. It is over when the block
-      # is, or when its connection is.
+      # What commits by itself: whoever comes while somebody else is at it waits until they are through. It is over when the block is, or
+      # when its connection is.
+      # @return [Object] what the block answers
+      def after_others(db, *what, &block)
+        db.synchronize do
+          db.get(Sequel.function(:pg_advisory_lock, key(what)).cast(:text))
+          held(db, what, &block)
+        end
+      end
+
+      # What takes longer than anybody should wait for: whoever comes while somebody else is at it goes away again.
       # @return [Boolean] whether it was one's turn
-      def alone(db, *what)
+      def alone(db, *what, &block)
         db.synchronize do
           next false unless db.get(Sequel.function(:pg_try_advisory_lock, key(what)))
 
-          begin
-            yield
-          ensure
-            db.get(Sequel.function(:pg_advisory_unlock, key(what)))
-          end
+          held(db, what, &block)
           true
         end
       end
+
+      def held(db, what)
+        yield
+      ensure
+        db.get(Sequel.function(:pg_advisory_unlock, key(what)))
+      end
+      private_class_method :held
 
       def key(what) = Sequel.function(:hashtextextended, what.join(' '), 0)
       private_class_method :key

@@ -21,6 +21,8 @@ module Veranda
           Core::Sittings::HandOut.missing(state, staff).each { |board, people| giving.give(board, people) }
         end
 
+        def tell_boards(lesson:, rehearsal: nil) = Classes.new(@archive).boards_changed(lesson, rehearsal: rehearsal)
+
         # What a cue asks for that takes a while. Fired again, one for rooms opens what it dealt.
         # @param cue [String] id
         # @param firing [Integer] which firing of it
