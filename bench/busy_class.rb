@@ -42,6 +42,15 @@ module Bench
       end
     end
 
+    # As many marks on each board as one takes, but for what is still to happen.
+    def fill_boards
+      marks = Array.new(Veranda::Core::Boards::Board::MAX_MARKS - 500) do |i|
+        { id: "full#{i}", page: 'p1', kind: 'stroke', x: @rng.rand(1500), y: @rng.rand(900), ink: 'lake', width: 4, points: stroke, by: @staff.id, at: @at, z: i }
+      end
+      facts = { pages: [{ page: 'p1' }], marks: marks, authors: [{ id: @staff.id, name: @staff.name }] }
+      @boards.each { |board| @archive.lessons.fill(board.delete_prefix('board/'), facts, @at) }
+    end
+
     def finish = act(@staff, 'class.end', @stream)
 
     private

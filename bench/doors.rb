@@ -6,6 +6,7 @@ module Bench
   class Doors < Measure
     PEOPLE = 300
     ALONE = 30
+    FEW = 60
     WITHIN = 10
 
     def run
@@ -17,9 +18,19 @@ module Bench
       Report.line('doors, told of a rule', many.dig(:rights, :told), 'people', target: PEOPLE.to_s)
       Report.line('doors, told of a rule, p95', many.dig(:rights, :p95), 'ms', baseline: few.dig(:rights, :p95), target: '≤ 250')
       handed_out
+      full_boards
     end
 
     private
+
+    # Every board of the class as full as it can be: each welcome is some megabytes.
+    def full_boards
+      full = arriving(FEW, over: WITHIN, full: true)
+      Report.line('doors, full boards, in p50', full[:p50], 'ms')
+      Report.line('doors, full boards, longest welcome', full[:worst], 'ms', target: '≤ 3,000')
+      Report.line('doors, full boards, longest post of staff', full.dig(:posts, :worst), 'ms', target: '≤ 500')
+      Report.line('doors, full boards, longest pause', full[:pause], 'ms', target: '≤ 25')
+    end
 
     # With a board handed out, everybody gets a copy as they come.
     def handed_out
@@ -30,15 +41,17 @@ module Bench
       Report.line('doors, handed out, frames', school[:frames], 'frames')
     end
 
-    def arriving(people, over:, handed: false)
+    def arriving(people, over:, handed: false, full: false)
       server = @server.new
       klass = BusyClass.new(@archive, began: BusyClass.now - 5 * BusyClass::MINUTE)
+      klass.fill_boards if full
       klass.live_through(400, 5)
       board = @archive.log.state("place/#{klass.sitting}.main").first.shown[:board]
       @crowd.run(script: 'arrivals.cjs', url: "ws://127.0.0.1:#{server.port}/live", origin: server.address, over: over,
                  cookies: @crowd.cookies(people, klass.lesson), staff: @crowd.cookie('odalys'),
                  hello: { t: 'hello', v: Veranda::Live::Protocol::VERSION, sitting: klass.sitting },
                  board: "board/#{board}", place: "place/#{klass.sitting}.main", sitting: klass.sitting, handed: handed)
+            .merge(pause: server.pace.map { |one| one['pause'] }.max)
     ensure
       server&.stop
     end

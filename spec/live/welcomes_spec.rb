@@ -17,7 +17,7 @@ RSpec.describe Veranda::Live::Welcomes do
       @outbox = Struct.new(:messages) { def push_transient(bytes) = messages << bytes }.new([])
     end
 
-    def send_message(**facts) = @told << JSON.parse(JSON.generate(facts))
+    def send_message(_since = [], **facts) = @told << JSON.parse(JSON.generate(facts))
     def of(type) = @told.select { |message| message['t'] == type }
   end
 

@@ -19,7 +19,8 @@ module Veranda
         @peers = Set.new.compare_by_identity
         @performer = Deciding::Performer.new(hub.archive.log, alone: hub.method(:alone?)) { |entry| publish(entry) }
         @lane = Lane.new(@performer, clock: hub.clock)
-        @greetings = Greetings.new(hub.archive.log, @listeners)
+        @views = Views.new
+        @greetings = Greetings.new(hub.archive.log, @listeners, views: @views, here: method(:here?))
       end
 
       # Works for ever; run it in a task of its own.
@@ -89,6 +90,7 @@ module Veranda
 
       def publish(entry)
         bytes = Frames.entry(entry)
+        @views.heard(entry, bytes)
         readers(entry.stream).each { |peer| peer.outbox.push(bytes) }
         follow_up(entry)
         ask_snapshot(entry)

@@ -12,19 +12,27 @@ module Veranda
 
       # @param log [Store::Log]
       # @param listeners [Listeners]
-      def initialize(log, listeners)
+      # @param views [Views]
+      # @param here [#call] whether a peer is still there
+      def initialize(log, listeners, views: Views.new, here: ->(_peer) { true })
         @log = log
         @listeners = listeners
+        @views = views
+        @here = here
       end
 
       # @param streams [Array<String>] all that they may read
       # @param seen [Hash{String => Integer}] last seq that they have of each stream
       def greet(peer, performer, streams, seen)
+        since = []
+        parts = streams.map { |stream| part(stream, performer.copy(stream), seen[stream], since) }
+        # Large ones take a while.
+        return unless @here.call(peer)
+
         peer.welcomed = true
-        parts = streams.map { |stream| part(stream, performer.copy(stream), seen[stream]) }
         streams.each { |stream| @listeners.add(stream, peer) }
         you = { id: peer.person.id, name: peer.person.name, role: peer.person.role, staff: peer.person.staff? }
-        peer.send_message(t: 'welcome', v: Protocol::VERSION, you: you, rights: plain(peer.rights), streams: parts)
+        peer.send_message(since, t: 'welcome', v: Protocol::VERSION, you: you, rights: plain(peer.rights), streams: parts)
       end
 
       # Tells a peer all its streams afresh.
@@ -50,20 +58,29 @@ module Veranda
       private
 
       # What was missed of a stream, or all of it when that is less.
-      def part(stream, copy, seen)
+      # @param since [Array<String>] takes what follows it
+      def part(stream, copy, seen, since)
         missed = seen.is_a?(Integer) && seen.between?(0, copy.seq) ? copy.seq - seen : nil
-        return { stream: stream, head: copy.seq, view: copy.state.view } if missed.nil? || missed > CATCH_UP
+        return whole(stream, copy, since) if missed.nil? || missed > CATCH_UP
 
         # Another process may have added more by now; that comes as entries.
         entries = missed.zero? ? [] : @log.entries(stream, after: seen, last: copy.seq)
         { stream: stream, head: copy.seq, entries: entries.map { |entry| Frames.plain(entry) } }
       end
 
+      def whole(stream, copy, since)
+        view = @views.of(copy)
+        since.concat(view.since)
+        { stream: stream, head: view.seq, view: JSON::Fragment.new(view.json) }
+      end
+
       def gain(peer, performer, streams)
         streams.each do |stream|
-          copy = performer.copy(stream)
+          gained = whole(stream, performer.copy(stream), since = [])
+          break unless @here.call(peer)
+
           @listeners.add(stream, peer)
-          peer.send_message(t: 'gained', stream: stream, head: copy.seq, view: copy.state.view)
+          peer.send_message(since, t: 'gained', **gained)
         end
       end
 

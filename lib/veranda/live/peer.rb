@@ -55,7 +55,11 @@ module Veranda
         writer&.stop
       end
 
-      def send_message(**facts) = @outbox.push(Frames.message(**facts))
+      # @param since [Array<String>] frames that come with it, since without them it is old
+      def send_message(since = [], **facts)
+        message = Frames.message(**facts)
+        @outbox.push(since.empty? ? message : [message, *since].join)
+      end
 
       # @param refusal [Core::Refusal]
       # @param id [String, nil] of the message it answers
