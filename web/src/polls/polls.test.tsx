@@ -95,8 +95,10 @@ afterEach(cleanup);
 
 describe('answering', () => {
   const give = vi.fn<(value: unknown) => Promise<string | null>>();
+  let round = 0;
   const ask = (question: Question, mine?: unknown) =>
-    render(<Answering question={question} mine={mine} onGive={give} />);
+    render(<Answering name={`s.p ${round}`} question={question} mine={mine} onGive={give} />);
+  beforeEach(() => void (round += 1));
   beforeEach(() => void give.mockReset().mockResolvedValue(null));
   const send = async () => {
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Answer' })));
@@ -116,6 +118,19 @@ describe('answering', () => {
     ask({ ...CROSSING, kind: 'order' });
     ['Green', 'Red'].forEach((name) => fireEvent.click(screen.getByRole('button', { name: new RegExp(name) })));
     expect(await send()).toEqual(['green', 'red']);
+  });
+
+  it('keeps what one has begun when its panel goes and comes back, until it is sent', async () => {
+    const chosen = () => (screen.getByLabelText('Green') as HTMLInputElement).checked;
+    ask(CROSSING);
+    fireEvent.click(screen.getByLabelText('Green'));
+    cleanup();
+    ask(CROSSING);
+    expect(chosen()).toBe(true);
+    await send();
+    cleanup();
+    ask(CROSSING);
+    expect(chosen()).toBe(false);
   });
 
   it('keeps what was refused, and says why', async () => {

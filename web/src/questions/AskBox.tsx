@@ -4,9 +4,11 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { useState } from 'react';
+import { useKept } from '../parts/hooks/useKept';
 import { useUnsent } from '../parts/hooks/useUnsent';
 
 interface Props {
+  sitting: string;
   /** Whether staff see it before others do, and whether one's name may be left out. */
   review: boolean;
   nameless: boolean;
@@ -18,8 +20,9 @@ interface Props {
 const MOST = 500;
 
 /** Where one asks. What was refused stays. */
-export function AskBox({ review, nameless, onAsk }: Props) {
-  const [text, setText] = useState('');
+export function AskBox({ sitting, review, nameless, onAsk }: Props) {
+  const [begun, setBegun] = useKept<string>(`question ${sitting}`);
+  const text = begun ?? '';
   const [hidden, setHidden] = useState(false);
   const [says, setSays] = useState<string | null>(null);
   useUnsent(text.trim() !== '');
@@ -27,7 +30,7 @@ export function AskBox({ review, nameless, onAsk }: Props) {
     const words = text.trim();
     if (!words) return;
     const taken = await onAsk(words, nameless && hidden);
-    if (taken) setText('');
+    if (taken) setBegun(null);
     setSays(taken ? (review ? 'Staff have it, and see it first.' : 'It is asked.') : null);
   };
   return (
@@ -45,7 +48,7 @@ export function AskBox({ review, nameless, onAsk }: Props) {
         maxRows={4}
         size="small"
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => setBegun(event.target.value || null)}
         onKeyDown={(event) => {
           if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
           event.preventDefault();

@@ -59,7 +59,7 @@ export function Questions({ sitting, staff }: Props) {
           <Setting label="Names may be left out" on={nameless} onChange={(on) => acts.set(review, on)} />
         </Box>
       ) : (
-        <AskBox {...{ review, nameless }} onAsk={acts.ask} />
+        <AskBox {...{ sitting, review, nameless }} onAsk={acts.ask} />
       )}
     </>
   );

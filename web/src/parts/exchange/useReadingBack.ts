@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { ExchangeState } from '../../live/exchange';
 
 /** Px from the end within which one counts as reading the newest. */
@@ -22,6 +22,17 @@ export function useReadingBack(posts: ExchangeState['posts'], me: string | undef
     if (!back || last?.by === me) toNewest();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when something new has come, not when one begins to read back
   }, [last?.id]);
+
+  // Also once it is shown again, or the device was turned.
+  const newest = useRef(true);
+  useEffect(() => {
+    newest.current = !back;
+  });
+  useEffect(() => {
+    const sized = new ResizeObserver(() => newest.current && toNewest());
+    sized.observe(list.current!);
+    return () => sized.disconnect();
+  }, []);
 
   const onScroll = () => {
     const { scrollTop, clientHeight, scrollHeight } = list.current!;

@@ -9,6 +9,7 @@ import { NavLink, useNavigate } from 'react-router';
 import { remove } from '../../api/http';
 import { useSession } from '../../api/session';
 import { TOUCHED } from '../../theme/theme';
+import { forgetBegun } from '../hooks/useKept';
 import { Brand } from './Brand';
 import { initials } from '../words/people';
 import { Slats } from './Slats';
@@ -105,6 +106,7 @@ function Me() {
   const signOut = async () => {
     await remove('/api/session');
     queries.clear();
+    forgetBegun();
     go('/sign-in');
   };
   return (

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import type { Question } from '../../api/shapes';
+import { useKept } from '../../parts/hooks/useKept';
 import { answerWords, taskOf, type PollKind } from '../words';
 import { Choices } from './Choices';
 import { InOrder } from './InOrder';
@@ -11,6 +12,8 @@ import { Spot } from './Spot';
 import { isWhole, startOf, valueOf, type Draft } from './draft';
 
 interface Props {
+  /** Tells this poll and its round from all others. */
+  name: string;
   question: Question;
   /** What one has answered already; undefined when nothing. */
   mine: unknown;
@@ -40,8 +43,8 @@ const FIELDS: Record<PollKind, (props: FieldProps) => ReactNode> = {
 };
 
 /** Where one answers a poll: chosen with one tap, sent with another. What was refused stays as it was. */
-export function Answering({ question, mine, onGive }: Props) {
-  const [draft, setDraft] = useState<Draft | null>(null);
+export function Answering({ name, question, mine, onGive }: Props) {
+  const [draft, setDraft] = useKept<Draft>(`answer ${name}`);
   const [says, setSays] = useState<string | null>(null);
   const [under, setUnder] = useState(false);
   const Field = FIELDS[question.kind];

@@ -181,7 +181,7 @@ function OpenCard({ sitting, poll: { id, state }, mine, onGive }: OpenProps) {
             </Box>
           )}
           <Suspense fallback={null}>
-            <Answering key={round} {...{ question, mine, onGive }} />
+            <Answering key={round} name={`${sitting}.${id} ${round}`} {...{ question, mine, onGive }} />
           </Suspense>
         </>
       )}

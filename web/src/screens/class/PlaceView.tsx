@@ -190,18 +190,21 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
   const large = own ?? forAll ?? speaker ?? null;
   const largePicture =
     large && stage?.people.some(({ id, picture }) => id === large.id && picture) && stage.tracks.get(large.id)?.video;
+  const putAway = () => setPanel(null);
   const toggle = (which: 'sheet' | 'exchange') => setPanel((now) => (now === which ? null : which));
 
   return (
     <>
       <Box sx={{ flex: 1, minHeight: 0, position: 'relative', display: 'flex' }}>
-        {wide && sheet && (
+        {sheet && (
           <Region
             name="Sheet"
             side="left"
             width={regions.sheet}
             takes={{ usual: 232, wide: 232 }}
             onWidth={(width) => regions.set('sheet', width)}
+            below={wide ? null : panel === 'sheet'}
+            onPutAway={putAway}
           >
             {sheet}
           </Region>
@@ -233,26 +236,25 @@ export const PlaceView = memo(function PlaceView({ sitting, place, at, you, cour
             )}
           </Box>
         </Fallible>
-        {wide ? (
-          <Region
-            name="Exchange"
-            side="right"
-            width={regions.words}
-            takes={{ usual: 288, wide: 'min(560px, 44%)' }}
-            widens
-            news={unread > 0 ? `${unread} new` : null}
-            onWidth={(width) => regions.set('words', width)}
-          >
-            {words}
-          </Region>
-        ) : (
-          panel && (
-            <FromBelow onClose={() => setPanel(null)}>
-              <Fallible what="This panel" of={panel}>
-                {{ sheet, exchange: words, polls: <StudentPolls sitting={sitting.id} alone /> }[panel]}
-              </Fallible>
-            </FromBelow>
-          )
+        <Region
+          name="Exchange"
+          side="right"
+          width={regions.words}
+          takes={{ usual: 288, wide: 'min(560px, 44%)' }}
+          widens
+          news={unread > 0 ? `${unread} new` : null}
+          onWidth={(width) => regions.set('words', width)}
+          below={wide ? null : panel === 'exchange'}
+          onPutAway={putAway}
+        >
+          {words}
+        </Region>
+        {!wide && panel === 'polls' && (
+          <FromBelow onClose={putAway}>
+            <Fallible what="This panel">
+              <StudentPolls sitting={sitting.id} alone />
+            </Fallible>
+          </FromBelow>
         )}
       </Box>
       <Fallible what="The bench" of={at}>

@@ -33,13 +33,20 @@ import { Sheet } from './Sheet';
 import { Teaching } from './Teaching';
 import { WaitingRoom } from './WaitingRoom';
 
-const wide = (is: boolean) =>
-  vi.stubGlobal('matchMedia', (query: string) => ({
-    matches: is && query.includes('min-width'),
-    media: query,
-    addEventListener: () => {},
-    removeEventListener: () => {},
-  }));
+const turns = new Set<() => void>();
+let isWide = true;
+const wide = (is: boolean) => {
+  isWide = is;
+  turns.forEach((turned) => turned());
+};
+vi.stubGlobal('matchMedia', (query: string) => ({
+  get matches() {
+    return isWide && query.includes('min-width');
+  },
+  media: query,
+  addEventListener: (_: string, turned: () => void) => turns.add(turned),
+  removeEventListener: (_: string, turned: () => void) => turns.delete(turned),
+}));
 beforeEach(() => wide(true));
 afterEach(() => vi.useRealTimers());
 
@@ -127,7 +134,7 @@ describe('a class under way', () => {
     wide(false);
     const { wrapper, tell } = joined();
     render(<Room />, { wrapper });
-    expect(screen.queryByLabelText('Posts')).toBeNull();
+    expect(screen.getByLabelText('Posts').checkVisibility()).toBe(false);
     tell(
       entry(
         EXCHANGE,
@@ -143,7 +150,30 @@ describe('a class under way', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Sheet' }));
     expect(await screen.findByRole('button', { name: 'Go on to Sum up' })).toBeTruthy();
     fireEvent.keyDown(screen.getByRole('button', { name: 'Go on to Sum up' }), { key: 'Escape' });
-    expect(screen.queryByLabelText('House rules')).toBeNull();
+    expect(screen.getByLabelText('House rules').checkVisibility()).toBe(false);
+  });
+
+  it('keeps what one has begun when the device is turned, and when its panel is put away', async () => {
+    const { wrapper } = joined();
+    render(<Room />, { wrapper });
+    const write = () => screen.getByPlaceholderText<HTMLTextAreaElement>(/^Write/);
+    fireEvent.change(write(), { target: { value: 'Is that Pell' } });
+    fireEvent.click(await screen.findByRole('button', { name: 'Ask something' }));
+    fireEvent.change(await screen.findByLabelText('Question'), { target: { value: 'Who gives way?' } });
+    act(() => wide(false));
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Who gives way?');
+    fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Exchange' }));
+    expect(write().checkVisibility()).toBe(true);
+    expect(write().value).toBe('Is that Pell');
+    fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    // Keys of what is not shown do nothing.
+    fireEvent.keyDown(document.body, { key: 'a' });
+    expect(screen.queryByLabelText('Question')).toBeNull();
+    act(() => wide(true));
+    expect(write().value).toBe('Is that Pell');
+    fireEvent.keyDown(document.body, { key: 'a' });
+    expect(screen.getByLabelText('Question')).toBeTruthy();
   });
 });
 

@@ -241,13 +241,13 @@ describe('the regions beside the paper', () => {
   it('are folded by each for themselves, kept, and tell what is new', () => {
     const { tell, unmount } = joined(FARAH);
     fireEvent.click(screen.getByRole('button', { name: 'Fold the exchange' }));
-    expect(screen.queryByLabelText('Posts')).toBeNull();
+    expect(screen.getByLabelText('Posts').checkVisibility()).toBe(false);
     tell(entry(EXCHANGE, 'posted', written, 'jonas'));
     expect(screen.getByRole('button', { name: 'Exchange, 1 new' })).toBeTruthy();
     unmount();
     joined(FARAH);
     fireEvent.click(screen.getByRole('button', { name: /^Exchange/ }));
-    expect(screen.getByLabelText('Posts')).toBeTruthy();
+    expect(screen.getByLabelText('Posts').checkVisibility()).toBe(true);
   });
 
   it('are as the step has them, unless one has made them otherwise', () => {
