@@ -33,6 +33,35 @@ RSpec.describe 'A class on small screens', type: :journey do
     session.click_button('Put away')
   end
 
+  def turn(session, width, height)
+    session.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: true)
+  end
+
+  it 'keeps what is begun when the tablet is turned, and when its panel is put away' do
+    odalys.click_button('Open the doors')
+    panel(odalys, 'Sheet') { odalys.click_button('Begin with One') }
+    panel(farah, 'Exchange') { farah.fill_in('Write to everyone here', with: 'Is that Pell') }
+    panel(farah, 'Exchange') { expect(farah).to have_field('Write to everyone here', with: 'Is that Pell') }
+    turn(odalys, 1180, 820)
+    odalys.click_button('Ask something')
+    odalys.within('[role=dialog]') { odalys.fill_in('Question', with: 'Who gives way?') }
+    turn(odalys, 820, 1180)
+    expect(odalys).to have_button('Exchange')
+    odalys.within('[role=dialog]') do
+      expect(odalys).to have_field('Question', with: 'Who gives way?')
+      { 'Option 1' => 'Red', 'Option 2' => 'Green' }.each { |name, words| odalys.fill_in(name, with: words) }
+      odalys.click_button('Open it')
+    end
+    farah.find('form label', text: 'Green').click
+    farah.click_button('Put away')
+    [[1180, 820], [390, 844]].each do |size|
+      turn(farah, *size)
+      farah.click_button('Answer') if farah.has_no_field?('Green', visible: :all, wait: 1)
+      expect(farah).to have_field('Green', checked: true, visible: :all)
+    end
+    [odalys, farah].each { |session| expect(errors(session)).to eq([]) }
+  end
+
   it 'is conducted from a tablet and taken part in on a phone' do
     expect(farah).to have_text(/to go|Any moment now/)
     odalys.click_button('Open the doors')

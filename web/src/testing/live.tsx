@@ -1,6 +1,6 @@
 import { act } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { vi } from 'vitest';
+import { afterAll, vi } from 'vitest';
 import { RIGHTS } from '../api/contracts';
 import type { Incoming, Rights, You } from '../api/shapes';
 import { LiveContext } from '../live/hooks';
@@ -21,6 +21,10 @@ interface Given {
   rights?: Rights;
 }
 
+const clients: LiveClient[] = [];
+// On a slow machine one would ping after all that belongs to its page is gone.
+afterAll(() => clients.splice(0).forEach((client) => client.close()));
+
 /** A connection to class `s` whose other end is the test. */
 export function connection({ you = FARAH, streams = {}, rights = ALL_RIGHTS }: Given = {}) {
   vi.stubGlobal('WebSocket', FakeSocket);
@@ -31,6 +35,7 @@ export function connection({ you = FARAH, streams = {}, rights = ALL_RIGHTS }: G
     () => Promise.resolve(true),
     (act) => act,
   );
+  clients.push(client);
   socket.onopen();
   const parts = Object.entries(streams).map(([stream, view]) => ({ stream, head: 0, view }));
   socket.tell({ t: 'welcome', v: 2, you, rights: { 'place/s.main': rights }, streams: parts });
