@@ -1,5 +1,7 @@
 import TextField from '@mui/material/TextField';
+import { useContext } from 'react';
 import { useDraft } from '../hooks/useDraft';
+import { AtOnce } from './atOnce';
 
 interface WordsProps {
   label: string;
@@ -15,9 +17,10 @@ interface WordsProps {
 
 const NUMBER = /^\d{1,3}$/;
 
-/** A field that is saved when one leaves it or presses Enter; Esc takes the old words back. */
+/** A field that is saved when one leaves it or presses Enter (see also {@link AtOnce}); Esc takes the old words back. */
 export function Words({ label, value, numeric = false, lines, most = lines ? 4000 : 120, seen, onSave }: WordsProps) {
   const fine = (text: string) => !numeric || NUMBER.test(text);
+  const atOnce = useContext(AtOnce);
   const { text, setText, done, giveUp } = useDraft(value, (typed, from) => fine(typed) && onSave(typed, from), seen);
   return (
     <TextField
@@ -28,7 +31,10 @@ export function Words({ label, value, numeric = false, lines, most = lines ? 400
       error={!fine(text)}
       multiline={lines !== undefined}
       minRows={lines}
-      onChange={(event) => setText(event.target.value)}
+      onChange={({ target }) => {
+        setText(target.value);
+        if (atOnce && fine(target.value)) onSave(target.value, seen);
+      }}
       onBlur={done}
       onKeyDown={(event) => {
         if (event.nativeEvent.isComposing) return;

@@ -11,6 +11,7 @@ import type { Question } from '../../api/shapes';
 import { usePlace } from '../../live/hooks';
 import type { SittingState } from '../../live/sitting';
 import { MAIN } from '../../live/streams';
+import { AtOnce } from '../../parts/words/atOnce';
 import { usePollActs } from '../usePolls';
 import { freshQuestion } from '../words';
 import { Bank } from './Bank';
@@ -72,7 +73,9 @@ export function NewPoll({ sitting, at, course, onClose }: Props) {
           />
         ) : (
           <>
-            <QuestionFields question={question} onChange={change} course={course} grounds={grounds} />
+            <AtOnce value>
+              <QuestionFields question={question} onChange={change} course={course} grounds={grounds} />
+            </AtOnce>
             {rooms && (
               <FormControlLabel
                 label={`For those in ${place} alone`}

@@ -162,6 +162,13 @@ describe('a class under way', () => {
     fireEvent.change(await screen.findByLabelText('Question'), { target: { value: 'Who gives way?' } });
     act(() => wide(false));
     expect(screen.getByLabelText<HTMLTextAreaElement>('Question').value).toBe('Who gives way?');
+    // Whole as soon as the last word is typed, with the hand still in its field.
+    const open = screen.getByRole<HTMLButtonElement>('button', { name: 'Open it' });
+    ['Red', 'Green'].forEach((value, i) => {
+      expect(open.disabled).toBe(true);
+      fireEvent.change(screen.getByLabelText(`Option ${i + 1}`), { target: { value } });
+    });
+    expect(open.disabled).toBe(false);
     fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
     fireEvent.click(await screen.findByRole('button', { name: 'Exchange' }));
     expect(write().checkVisibility()).toBe(true);
