@@ -95,10 +95,8 @@ afterEach(cleanup);
 
 describe('answering', () => {
   const give = vi.fn<(value: unknown) => Promise<string | null>>();
-  let round = 0;
   const ask = (question: Question, mine?: unknown) =>
-    render(<Answering name={`s.p ${round}`} question={question} mine={mine} onGive={give} />);
-  beforeEach(() => void (round += 1));
+    render(<Answering name="s.p 1" question={question} mine={mine} onGive={give} />);
   beforeEach(() => void give.mockReset().mockResolvedValue(null));
   const send = async () => {
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Answer' })));

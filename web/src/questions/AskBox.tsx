@@ -30,7 +30,7 @@ export function AskBox({ sitting, review, nameless, onAsk }: Props) {
     const words = text.trim();
     if (!words) return;
     const taken = await onAsk(words, nameless && hidden);
-    if (taken) setBegun(null);
+    if (taken) setBegun(() => null);
     setSays(taken ? (review ? 'Staff have it, and see it first.' : 'It is asked.') : null);
   };
   return (
@@ -48,7 +48,7 @@ export function AskBox({ sitting, review, nameless, onAsk }: Props) {
         maxRows={4}
         size="small"
         value={text}
-        onChange={(event) => setBegun(event.target.value || null)}
+        onChange={({ target }) => setBegun(() => target.value || null)}
         onKeyDown={(event) => {
           if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
           event.preventDefault();

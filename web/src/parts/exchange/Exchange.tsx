@@ -148,6 +148,7 @@ export function Exchange({ sitting, place, wanted = null, questions, above, onAs
           </Box>
           <Write
             key={stream}
+            name={stream}
             {...{
               to: writing.to,
               onTo: writing.setTo,

@@ -4,6 +4,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { POST_LIMIT } from '../../api/contracts';
 import type { Seat } from '../../api/shapes';
+import { useKept } from '../hooks/useKept';
 import { useShortcuts } from '../hooks/useShortcuts';
 import { useUnsent } from '../hooks/useUnsent';
 import { audienceWords, type Audience } from './audience';
@@ -11,6 +12,8 @@ import { ToWhom } from './ToWhom';
 import type { useAttaching } from './useAttaching';
 
 interface Props {
+  /** Tells where one writes from all other places: what is begun there stays there. */
+  name: string;
   to: Audience;
   onTo: (to: Audience) => void;
   /** Who is here besides oneself. */
@@ -32,8 +35,9 @@ interface Props {
 }
 
 /** Where one writes. What was refused comes back; who goes away with something unsent is asked. */
-export function Write({ to, onTo, seats, reason, threadsReason, remark, input, onPost, files, onAsk }: Props) {
-  const [text, setText] = useState('');
+export function Write({ name, to, onTo, seats, reason, threadsReason, remark, input, onPost, files, onAsk }: Props) {
+  const [begun, setBegun] = useKept<string>(`post ${name}`);
+  const text = begun ?? '';
   const [underway, setUnderway] = useState(0);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
   const chooser = useRef<HTMLButtonElement>(null);
@@ -49,14 +53,14 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
   const send = async () => {
     const words = text.trim();
     if (!words && !file) return;
-    setText('');
+    setBegun(() => null);
     files?.drop();
     setUnderway((n) => n + 1);
     const taken = asks ? (await onAsk(words)) === null : await onPost(words, file?.id);
     setUnderway((n) => n - 1);
     // A refused post goes back into the box, before what was written since.
     if (!taken) files?.back(file);
-    if (!taken) setText((present) => (present ? `${words}\n${present}` : words));
+    if (!taken) setBegun((present) => (present ? `${words}\n${present}` : words));
   };
   const key = (event: KeyboardEvent) => {
     // While a word is being composed, Enter chooses among its forms.
@@ -146,7 +150,7 @@ export function Write({ to, onTo, seats, reason, threadsReason, remark, input, o
         disabled={reason !== null && text === ''}
         readOnly={reason !== null}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={({ target }) => setBegun(() => target.value || null)}
         onKeyDown={key}
         onPaste={(event) => {
           const pasted = event.clipboardData.files[0];

@@ -12,12 +12,15 @@ export const forgetBegun = () => begun.clear();
  *
  * @param name tells it from all others
  */
-export function useKept<T>(name: string): [T | null, (value: T | null) => void] {
-  const [value, setValue] = useState<T | null>(() => (begun.get(name) as T | undefined) ?? null);
-  const set = (next: T | null) => {
+export function useKept<T>(name: string): [T | null, (change: (before: T | null) => T | null) => void] {
+  const now = () => (begun.get(name) as T | undefined) ?? null;
+  const [value, setValue] = useState(now);
+  // Also by what comes back when nothing shows it any more.
+  const set = (change: (before: T | null) => T | null) => {
+    const next = change(now());
     if (next === null) begun.delete(name);
     else begun.set(name, next);
-    setValue(next);
+    setValue(() => next);
   };
   return [value, set];
 }

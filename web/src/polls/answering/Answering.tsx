@@ -60,7 +60,7 @@ export function Answering({ name, question, mine, onGive }: Props) {
     const refusal = await onGive(valueOf(question, now));
     setUnder(false);
     setSays(refusal ?? 'Your answer is in.');
-    if (!refusal) setDraft(null);
+    if (!refusal) setDraft(() => null);
   };
   return (
     <Box
@@ -76,7 +76,7 @@ export function Answering({ name, question, mine, onGive }: Props) {
         question={question}
         draft={now}
         onDraft={(next) => {
-          setDraft(next);
+          setDraft(() => next);
           setSays(null);
         }}
       />

@@ -5,6 +5,7 @@ import { currentStep, type SittingState } from '../../live/sitting';
 import { MAIN, placeStream, sittingStream } from '../../live/streams';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { Fallible } from '../../parts/frame/Fallible';
 import { useShortcuts } from '../../parts/hooks/useShortcuts';
@@ -20,9 +21,17 @@ interface Props {
 
 /** A class under way: what concerns all of it above, and the place one is in. */
 export function Teaching(props: Props) {
-  const at = useMyPlace(props.sitting.id) ?? MAIN;
-  const place = usePlace(props.sitting.id, at);
-  return place ? <InPlace {...props} at={at} place={place} /> : <Waiting says="Going in" />;
+  const here = useHere(props.sitting.id);
+  return here ? <InPlace {...props} {...here} /> : <Waiting says="Going in" />;
+}
+
+/** The place one is in, as far as one knows it: what is begun there is not put away on the way to another. */
+function useHere(sitting: string): { at: string; place: PlaceState } | null {
+  const at = useMyPlace(sitting) ?? MAIN;
+  const place = usePlace(sitting, at);
+  const [here, setHere] = useState<{ at: string; place: PlaceState } | null>(null);
+  if (place && (here?.place !== place || here.at !== at)) setHere({ at, place });
+  return here;
 }
 
 /** Staff who look in take no seat, and nobody is told of them; by this they take one. */

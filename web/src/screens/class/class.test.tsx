@@ -19,7 +19,7 @@ import {
   timing,
   own,
 } from '../../testing/classes';
-import { connection, FARAH, ODALYS } from '../../testing/live';
+import { ALL_RIGHTS, connection, FARAH, ODALYS } from '../../testing/live';
 import { Bench } from './Bench';
 import { ClassRibbon } from './ClassRibbon';
 import { present } from '../../live/sitting';
@@ -181,6 +181,25 @@ describe('a class under way', () => {
     expect(write().value).toBe('Is that Pell');
     fireEvent.keyDown(document.body, { key: 'a' });
     expect(screen.getByLabelText('Question')).toBeTruthy();
+  });
+});
+
+describe('what one writes in a place', () => {
+  it('stays there until one comes back', () => {
+    const { wrapper, tell } = joined(FARAH);
+    render(<Room you={FARAH} />, { wrapper });
+    const write = () => screen.getByPlaceholderText<HTMLTextAreaElement>(/^Write/);
+    const go = (to: string) => tell(entry('own/s.farah', 'placed', { place: to }));
+    fireEvent.change(write(), { target: { value: 'Is that Pell' } });
+    go('r1');
+    // Until one is told of the room one is where one was.
+    expect(write().value).toBe('Is that Pell');
+    tell({ t: 'gained', stream: 'place/s.r1', head: 0, view: place() } as Incoming);
+    tell({ t: 'gained', stream: 'exchange/s.r1', head: 0, view: { posts: [], pinned: [] } } as Incoming);
+    tell({ t: 'rights', rights: { 'place/s.r1': ALL_RIGHTS, 'place/s.main': ALL_RIGHTS } });
+    expect(write().value).toBe('');
+    go('main');
+    expect(write().value).toBe('Is that Pell');
   });
 });
 
