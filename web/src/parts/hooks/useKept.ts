@@ -14,7 +14,7 @@ export const forgetBegun = () => begun.clear();
  */
 export function useKept<T>(name: string): [T | null, (change: (before: T | null) => T | null) => void] {
   const now = () => (begun.get(name) as T | undefined) ?? null;
-  const [value, setValue] = useState(now);
+  const [value, setValue] = useState<T | null>(now);
   // Also by what comes back when nothing shows it any more.
   const set = (change: (before: T | null) => T | null) => {
     const next = change(now());
