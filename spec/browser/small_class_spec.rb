@@ -38,6 +38,7 @@ RSpec.describe 'A class on small screens', type: :journey do
   end
 
   it 'keeps what is begun when the tablet is turned, and when its panel is put away' do
+    expect(odalys).to have_text('Before you open')
     odalys.click_button('Open the doors')
     panel(odalys, 'Sheet') { odalys.click_button('Begin with One') }
     panel(farah, 'Exchange') { farah.fill_in('Write to everyone here', with: 'Is that Pell') }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 
-/** The one card in the middle of the page before and after a class. */
+/** The one card of the page before and after a class. It grows downward alone: what one is about to press stays where it is. */
 export function DoorsCard({ children }: { children: ReactNode }) {
   return (
     <Box
@@ -10,9 +10,10 @@ export function DoorsCard({ children }: { children: ReactNode }) {
         flex: 1,
         overflowY: 'auto',
         display: 'grid',
-        placeItems: 'center',
+        placeItems: 'start center',
         gridTemplateColumns: 'minmax(0, 1fr)',
         p: { xs: 1.5, sm: 3 },
+        pt: { sm: 'clamp(24px, 10vh, 120px)' },
       }}
     >
       <Box
