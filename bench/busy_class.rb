@@ -44,6 +44,7 @@ module Bench
 
     # As many marks on each board as one takes, but for what is still to happen.
     def fill_boards
+      @full = true
       marks = Array.new(Veranda::Core::Boards::Board::MAX_MARKS - 500) do |i|
         { id: "full#{i}", page: 'p1', kind: 'stroke', x: @rng.rand(1500), y: @rng.rand(900), ink: 'lake', width: 4, points: stroke, by: @staff.id, at: @at, z: i }
       end
@@ -84,9 +85,9 @@ module Bench
       @archive.log.snapshots.keep(stream, due, copy.at, copy.state)
     end
 
-    # The board of the step before is tidied, and the class goes on to the next.
+    # The board of the step before is tidied, unless it is to stay full, and the class goes on to the next.
     def next_step(number)
-      act(@staff, 'board.clear', @board, page: 'p1')
+      act(@staff, 'board.clear', @board, page: 'p1') unless @full
       act(@staff, 'class.move', @stream, step: "step#{number % STEPS}")
       @board = @boards[number % STEPS]
     end
