@@ -511,6 +511,19 @@ describe('before the class', () => {
     const { rerender } = render(<WaitingRoom stage lesson="rules" doors={place({ welcome })} />, { wrapper });
     expect(screen.getByText(/The instructor is not here yet/)).toBeTruthy();
     expect(screen.getByText(/1:[23]\d to go/)).toBeTruthy();
+    const later = new Date(2027, 5, 14, 18, 30);
+    vi.setSystemTime(later.getTime() - 14.4 * 86_400_000);
+    rerender(
+      <WaitingRoom
+        key="later"
+        stage
+        lesson="rules"
+        doors={place({ welcome: { ...welcome, starts_at: later.getTime() } })}
+      />,
+    );
+    expect(screen.getByText('Begins on Mon 14 Jun at 18:30')).toBeTruthy();
+    expect(screen.getByText('14 days to go')).toBeTruthy();
+    vi.useRealTimers();
     rerender(
       <WaitingRoom
         stage
