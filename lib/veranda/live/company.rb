@@ -75,6 +75,8 @@ module Veranda
       # @param on_purpose [Boolean] whether they said goodbye
       def part(peer, on_purpose: false) # rubocop:disable Lint/UnusedMethodArgument -- gatherings keep a seat for those who did not
         @peers.delete(peer)
+        # What takes a while may still be under way for them.
+        peer.welcomed = false
         @listeners.remove_everywhere(peer)
       end
 

@@ -23,7 +23,9 @@ const MOST = 500;
 export function AskBox({ sitting, review, nameless, onAsk }: Props) {
   const [begun, setBegun] = useKept<string>(`question ${sitting}`);
   const text = begun ?? '';
-  const [hidden, setHidden] = useState(false);
+  // With the words: nobody finds them again with the name that they left out.
+  const [leftOut, setLeftOut] = useKept<boolean>(`nameless question ${sitting}`);
+  const hidden = leftOut ?? false;
   const [says, setSays] = useState<string | null>(null);
   useUnsent(text.trim() !== '');
   const ask = async () => {
@@ -61,7 +63,7 @@ export function AskBox({ sitting, review, nameless, onAsk }: Props) {
         {nameless && (
           <FormControlLabel
             label="Without my name"
-            control={<Checkbox size="small" checked={hidden} onChange={(_, on) => setHidden(on)} />}
+            control={<Checkbox size="small" checked={hidden} onChange={(_, on) => setLeftOut(() => on)} />}
             sx={{ '& .MuiFormControlLabel-label': { fontSize: 14 } }}
           />
         )}

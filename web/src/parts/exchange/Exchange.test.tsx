@@ -128,6 +128,34 @@ describe('Exchange', () => {
     expect(scrolled).toHaveBeenCalledTimes(2);
   });
 
+  it('finds what was begun for some addressed to them, and never to all', () => {
+    const client = new QueryClient();
+    const again = (wanted: { people: string[] } | null) => {
+      const live = connection({
+        streams: {
+          [STREAM]: { posts: [], pinned: [] },
+          'sitting/s': sitting(),
+          'place/s.main': place(),
+          'own/s.farah': own(),
+        },
+      });
+      return render(
+        <QueryClientProvider client={client}>
+          <Exchange sitting="s" place="main" wanted={wanted} />
+        </QueryClientProvider>,
+        { wrapper: live.wrapper },
+      );
+    };
+    const write = () => screen.getByPlaceholderText<HTMLTextAreaElement>(/^Write/);
+    const first = again({ people: ['odalys'] });
+    fireEvent.change(write(), { target: { value: 'I do not follow' } });
+    const whom = write().getAttribute('aria-label');
+    expect(whom).not.toBe('Write to everyone here');
+    first.unmount();
+    again(null);
+    expect([write().value, write().getAttribute('aria-label')]).toEqual(['I do not follow', whom]);
+  });
+
   it('goes to an own post, wherever one reads', () => {
     shown([post('a', 'Old')]);
     lay(0);

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import OutlinedInput from '@mui/material/OutlinedInput';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { POST_LIMIT } from '../../api/contracts';
 import type { Seat } from '../../api/shapes';
 import { useKept } from '../hooks/useKept';
@@ -38,6 +38,15 @@ interface Props {
 export function Write({ name, to, onTo, seats, reason, threadsReason, remark, input, onPost, files, onAsk }: Props) {
   const [begun, setBegun] = useKept<string>(`post ${name}`);
   const text = begun ?? '';
+  const [whose, setWhose] = useKept<Audience>(`post to ${name}`);
+  // What was begun for some is not found again addressed to all.
+  useEffect(() => {
+    if (begun !== null && whose !== null) onTo(whose);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- as it was when one comes back
+  }, []);
+  useEffect(() => {
+    if (to !== whose) setWhose(() => to);
+  });
   const [underway, setUnderway] = useState(0);
   const [choosing, setChoosing] = useState<HTMLElement | null>(null);
   const chooser = useRef<HTMLButtonElement>(null);
