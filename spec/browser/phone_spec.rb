@@ -39,6 +39,7 @@ RSpec.describe 'At the size of a phone', type: :journey do
   end
 
   it 'the desk is as wide as the page' do
+    fresh_lesson
     farah.visit("#{server.address}/")
     expect(box('main').width).to be > 360
     expect(box('article').width).to be > 250

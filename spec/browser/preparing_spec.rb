@@ -21,7 +21,7 @@ RSpec.describe 'Preparing a lesson from nothing', type: :journey do
   def enter(session, who)
     sign_in(session, who)
     session.visit("#{server.address}/")
-    expect(session).to have_css('article')
+    expect(session).to have_css('main h1')
   end
 
   def button(session, name) = session.find('button', text: /\A#{Regexp.escape(name)}\z/, match: :first)

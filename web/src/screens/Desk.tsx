@@ -18,11 +18,11 @@ export default function Desk() {
   const now = useNow(10_000);
   if (!desk.data) return <Waiting says={desk.error?.message ?? 'Laying out the desk'} />;
   const { lessons, waiting } = desk.data;
-  const today = lessons.filter((lesson) => sameDay(lesson.starts_at, now));
+  const today = lessons.filter((lesson) => ofToday(lesson, now));
   const next = today.find(({ starts_at, minutes, class: held }) =>
     held?.status === 'open' ? true : held?.status !== 'ended' && starts_at + minutes * 60_000 > now,
   );
-  const coming = lessons.filter((lesson) => lesson.starts_at > now && !sameDay(lesson.starts_at, now));
+  const coming = lessons.filter((lesson) => lesson.starts_at > now && !today.includes(lesson));
   const held = lessons.filter((lesson) => lesson.class?.recorded && (lesson.to_mend || lesson.class.shared)).at(-1);
 
   return (
@@ -103,6 +103,15 @@ export default function Desk() {
   );
 }
 
+/** ms ahead that a class belongs to today's work, whatever the calendar says at midnight. */
+const SOON = 2 * 3_600_000;
+
+/** Whether it is of today: by its day, or because it goes on, or begins so soon that one has to see it. */
+function ofToday({ starts_at, minutes, class: held }: DeskLesson, now: number): boolean {
+  const goesOn = held?.status === 'open' || (held?.status !== 'ended' && starts_at + minutes * 60_000 > now);
+  return sameDay(starts_at, now) || (goesOn && starts_at < now + SOON);
+}
+
 function summary(today: DeskLesson[], next: DeskLesson | undefined, now: number): string {
   if (today.length === 0) return 'No class today.';
   const held = count(today.length, 'class', 'classes');
@@ -146,6 +155,7 @@ function Clock({ lessons, next, now }: { lessons: DeskLesson[]; next: DeskLesson
             }}
           >
             {lesson === next && lesson.starts_at > now && <Now now={now} />}
+            {!sameDay(lesson.starts_at, now) && <Box>{day(lesson.starts_at, 'short').replace(/ \w+$/, '')}</Box>}
             {clockTime(lesson.starts_at)}
             {lesson === next && lesson.starts_at <= now && <Now now={now} />}
           </Box>

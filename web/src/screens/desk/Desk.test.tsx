@@ -70,6 +70,20 @@ describe('the desk', () => {
     expect(times.indexOf('17:11')).toBeGreaterThan(-1);
   });
 
+  it('keeps a class in sight that goes on over midnight, or begins right after it', async () => {
+    await desk(
+      lesson('a', at(0) - 30 * 60_000, { class: held('open') }),
+      lesson('b', at(-1), { class: held('ended') }),
+      lesson('c', at(24, 10)),
+    );
+    expect(screen.getByText('Lesson a')).toBeTruthy();
+    expect(button('Back to the class')).toBeTruthy();
+    expect(screen.queryByText('Lesson b')).toBeNull();
+    vi.setSystemTime(at(23, 50));
+    await desk(lesson('d', at(24, 10)), lesson('e', at(27)));
+    expect(await screen.findByText('1 class today. The next begins in 20 minutes.')).toBeTruthy();
+  });
+
   it('has now below a class that has begun, and knows one that runs over', async () => {
     await desk(lesson('a', at(15), { class: held('open') }));
     expect(screen.getByText('1 class today. One is under way.')).toBeTruthy();
