@@ -39,6 +39,12 @@ RSpec.describe Veranda::Core::Errands do
     expect(of('staff/s', 'poll_put_away', nil, poll: 'q')).to eq([['put_away_poll s q', { sitting: 's', poll: 'q' }]])
   end
 
+  it 'has the class of a lesson told what it will be taught, for many edits by one errand' do
+    expect(of('plan/l', 'plan_set', nil, starts_at: 1)).to eq([['tell_plan l', { lesson: 'l' }]])
+    expect(of('plan/l', 'step_moved', nil, id: 'one', after: nil)).to eq([['tell_plan l', { lesson: 'l' }]])
+    expect(of('plan/l', 'plan_begun', nil, title: 'New')).to eq([])
+  end
+
   it 'has kept what is left of a class that is over' do
     expect(of('sitting/s', 'ended', state(stretches: [])).map(&:first)).to eq(['finish_polls s', 'keep_snapshots s'])
     expect(of('sitting/s', 'ended', state(stretches: [{}])).map(&:first)).to include('keep_tracks s')

@@ -56,6 +56,22 @@ RSpec.describe 'The plan of a lesson' do
     expect([sitting.title, sitting.steps.map { |step| step[:id] }]).to eq(['Fog', %w[two one]])
   end
 
+  it 'is told to those who wait for its class: where that is moved, they know at once' do
+    waiting = fresh_class(open: false, **made)
+    doors = "place/#{waiting[:sitting]}.waiting"
+    farah = Wire.join(server, 'farah', { sitting: waiting[:sitting] })
+    later = (Time.now.to_i + 3 * 86_400) * 1000
+    at('odalys').do('plan.set', stream, seen: 1, set: { starts_at: later, minutes: 60 })
+    farah.wait { |message| message['kind'] == 'welcomed' && message['stream'] == doors }
+    welcome = ARCHIVE.log.state(doors).first.welcome
+    expect(welcome.values_at(:starts_at, :minutes)).to eq([later, 60])
+    # Once it has begun it keeps the plan that it has.
+    perform('odalys', 'class.open', "sitting/#{waiting[:sitting]}")
+    at('odalys').do('plan.set', stream, seen: 2, set: { title: 'Too late' })
+    until_true('nothing is left to be told') { ARCHIVE.errands.waiting("tell_plan #{made[:lesson]}").nil? }
+    expect(ARCHIVE.log.state("sitting/#{waiting[:sitting]}").first.title).to eq('A lesson')
+  end
+
   # A page that was away, or whose answer was lost, says it once more.
   it 'does once what is asked twice' do
     odalys = at('odalys')

@@ -20,7 +20,8 @@ module Veranda
         'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies],
         'sitting.ended' => %i[finish_polls keep_tracks keep_snapshots],
         'staff.cued' => %i[do_cue], 'staff.paired' => %i[copy_for_pairs],
-        'poll.round_closed' => %i[count_round], 'staff.poll_put_away' => %i[put_away_poll]
+        'poll.round_closed' => %i[count_round], 'staff.poll_put_away' => %i[put_away_poll],
+        **%w[plan_set step_added step_set step_moved step_taken].to_h { |kind| ["plan.#{kind}", %i[tell_plan]] }
       }.freeze
 
       # Cues of which more is done than one commit, or something that takes a while.
@@ -76,6 +77,9 @@ module Veranda
         poll = Streams::StreamName.part(entry.stream)
         errand('count_round', sitting, poll, poll: poll) if state.nameless? || state.counts_marks?
       end
+
+      # A class that was set up and has not begun is taught by the plan as it is then, at the time that it says.
+      def tell_plan(lesson, *) = Errand.new("tell_plan #{lesson}", 'tell_plan', { lesson: lesson })
 
       def put_away_poll(sitting, entry, _state) = errand('put_away_poll', sitting, entry.body[:poll], poll: entry.body[:poll])
 

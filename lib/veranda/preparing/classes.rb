@@ -26,6 +26,10 @@ module Veranda
         @archive.errands.done(errand) if errand
       end
 
+      # Tells the class of a lesson that is set up and has not begun what it will be taught, and when: somebody may be waiting for it.
+      # @param lesson_id [String]
+      def plan_changed(lesson_id) = @archive.sittings.set_up(lesson_id).each { |row| planned(row) }
+
       private
 
       def board_facts(sitting)

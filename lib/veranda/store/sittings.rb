@@ -32,6 +32,9 @@ module Veranda
         (rehearsal ? found.where(id: rehearsal) : found.where(rehearsal: false)).all
       end
 
+      # @return [Array<Hash>] classes of a lesson that have not begun, without rehearsals
+      def set_up(lesson_id) = @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'planned').all
+
       # @param lesson_ids [Array<String>]
       # @return [Hash{String => Hash}] the latest real class of each
       def latest(lesson_ids)

@@ -23,6 +23,8 @@ module Veranda
 
         def tell_boards(lesson:, rehearsal: nil) = Classes.new(@archive).boards_changed(lesson, rehearsal: rehearsal)
 
+        def tell_plan(lesson:) = Classes.new(@archive).plan_changed(lesson)
+
         # What a cue asks for that takes a while. Fired again, one for rooms opens what it dealt.
         # @param cue [String] id
         # @param firing [Integer] which firing of it
