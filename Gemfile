@@ -28,6 +28,10 @@ gem 'pg'
 gem 'sequel'
 gem 'sequel_pg', require: false
 
+# Zones of time
+gem 'tzinfo'
+gem 'tzinfo-data' # what the machine itself knows of zones may be old, or nothing
+
 # Input, loading, XML. dry-schema 1.14 does not load on Ruby 3.1.2.
 gem 'dry-schema', '~> 1.13.4'
 gem 'json_schemer' # answers, and recordings from elsewhere, against their shapes
@@ -37,7 +41,9 @@ gem 'zeitwerk'
 group :development, :test do
   gem 'axe-core-rspec'
   gem 'capybara'
+  gem 'icalendar', require: false # reads what we write, so that not only we understand it
   gem 'rack-test'
+  gem 'rrule', require: false # what our rules of recurrence are compared with; loads ActiveSupport, which changes half of Ruby
   gem 'rspec'
   gem 'rubocop', require: false
   gem 'rubocop-performance', require: false
