@@ -28,7 +28,11 @@ RSpec.describe Core::Courses do
   def roles = people.to_a.to_h { |person| person.values_at(:id, :role) }
 
   # Every command on a course that a client may give, × who gives it: those who decide, and nobody else.
-  table = { 'course.set' => { name: 'Tides' }, 'people.give_role' => { person: 'farah', role: 'assistant' }, 'people.take_out' => { person: 'farah' } }
+  fridays = { title: 'Evening', start: '2026-11-06T20:30', zone: 'Europe/London', minutes: 90, rule: 'FREQ=WEEKLY;COUNT=3' }
+  table = { 'course.set' => { name: 'Tides' }, 'people.give_role' => { person: 'farah', role: 'assistant' }, 'people.take_out' => { person: 'farah' },
+            'course.plan_series' => { series: 's', **fridays }, 'course.change_series' => { series: 'known', set: { minutes: 60 } } }
+  # Those that assistants may give as well.
+  shared = %w[course.plan_series course.change_series]
 
   it 'have a table that is told of every command on them' do
     kinds = Core::Streams::Kinds.belonging_to(:course).map(&:kind)
@@ -37,8 +41,11 @@ RSpec.describe Core::Courses do
   end
 
   table.each do |wire_name, input|
-    { 'odalys' => nil, 'tomas' => :staff_only, 'farah' => :staff_only, 'nobody' => :staff_only }.each do |who, code|
-      it("#{wire_name}: #{who} #{code ? 'may not' : 'may'}") { expect(refused(who, wire_name, input)).to eq(code) }
+    { 'odalys' => nil, 'tomas' => (:staff_only unless shared.include?(wire_name)), 'farah' => :staff_only, 'nobody' => :staff_only }.each do |who, code|
+      it("#{wire_name}: #{who} #{code ? 'may not' : 'may'}") do
+        give('odalys', 'course.plan_series', { series: 'known', **fridays })
+        expect(refused(who, wire_name, input)).to eq(code)
+      end
     end
   end
 
@@ -53,7 +60,9 @@ RSpec.describe Core::Courses do
     told = give('odalys', 'course.set', { name: 'Navigation', keep_recordings: 30, add_missed: true })
     expect(told.map(&:body)).to eq([{ name: 'Navigation', keep_recordings: 30 }])
     expect(give('odalys', 'course.set', { name: ' Navigation' })).to be_empty
-    expect(course.facts).to eq(name: 'Navigation', private_in_transcripts: false, keep_recordings: 30, add_missed: true, language: 'en')
+    expect(course.facts).to eq(name: 'Navigation', private_in_transcripts: false, keep_recordings: 30, add_missed: true, language: 'en',
+                               zone: 'Etc/UTC')
+    expect(refused('odalys', 'course.set', { zone: 'Europe/Atlantis' })).to eq(:no_such_zone)
     expect(give('odalys', 'course.set', { keep_recordings: nil }).first.body).to eq(keep_recordings: nil)
     expect(refused('odalys', 'course.set', { name: " \u202E " })).to eq(:title_missing)
     expect(%w[tomas farah nobody].map { |who| refused(who, 'course.set', { language: 'de' }) }.uniq).to eq([:staff_only])
@@ -110,5 +119,31 @@ RSpec.describe Core::Courses do
     readers = %i[odalys farah].map { |who| Core::Access::InClass.new(person(who), hall.state, hall.staff, hall.own(who.to_s)) }
     expect(readers.flat_map(&:streams).grep(/course|people/)).to be_empty
     expect(readers.flat_map { |reader| %w[course/s1 people/s1].map { |name| reader.reads?(name) } }.uniq).to eq([false])
+  end
+
+  it 'have lessons that recur, each series once and with an end' do
+    give('tomas', 'course.plan_series', { series: 'f', **fridays, title: ' Friday  evenings ' })
+    expect(course.series['f'].title).to eq('Friday evenings')
+    expect(course.series['f'].slots.map(&:of)).to eq(%w[2026-11-06T20:30 2026-11-13T20:30 2026-11-20T20:30])
+    expect(give('tomas', 'course.plan_series', { series: 'f', **fridays, minutes: 5 })).to be_empty
+    expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, rule: 'FREQ=WEEKLY' })).to eq(:no_end)
+    { rule: ['FREQ=DAILY;COUNT=531', :too_many_lessons], start: ['2026-02-30T20:30', :bad_input], zone: ['Mars/North', :no_such_zone],
+      except: [%w[2026-11-06T20:30 2026-11-13T20:30 2026-11-20T20:30], :no_lesson], minutes: [0, :bad_input] }.each do |field, (value, code)|
+      expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, field => value })).to eq(code)
+    end
+    expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, rule: 'FREQ=YEARLY;COUNT=3;BYMONTH=2;BYMONTHDAY=30' })).to eq(:no_lesson)
+  end
+
+  it 'have series that two people change at once, each what they wish' do
+    give('odalys', 'course.plan_series', { series: 'f', **fridays })
+    give('odalys', 'course.change_series', { series: 'f', from: '2026-11-13T20:30', set: { start: '2026-11-14T10:00', rule: 'FREQ=WEEKLY;COUNT=2' } })
+    give('tomas', 'course.change_series', { series: 'f', from: '2026-11-13T20:30', set: { minutes: 45 } })
+    slots = course.series['f'].slots
+    expect(slots.map(&:of)).to eq(%w[2026-11-06T20:30 2026-11-14T10:00 2026-11-21T10:00])
+    expect(slots.map(&:minutes)).to eq([90, 45, 45])
+    expect(give('tomas', 'course.change_series', { series: 'f', from: '2026-11-13T20:30', set: { minutes: 45 } })).to be_empty
+    expect(refused('tomas', 'course.change_series', { series: 'gone', set: { minutes: 45 } })).to eq(:no_such_series)
+    expect(refused('tomas', 'course.change_series', { series: 'f', set: { rule: 'FREQ=WEEKLY' } })).to eq(:no_end)
+    expect(Core::Courses::Course.from(JSON.parse(JSON.generate(course.to_h), symbolize_names: true)).to_h).to eq(course.to_h)
   end
 end

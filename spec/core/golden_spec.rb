@@ -161,7 +161,7 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
                                  room_named room_closed called call_answered announced asked room_kept
                                  poll_staged poll_opened poll_put_away poll_begun round_opened round_closed round_cleared poll_shown poll_sealed
                                  question_asked question_reviewed votes_counted question_merged answering question_answered questions_set
-                                 course_begun course_set enrolled role_given taken_out])
+                                 course_begun course_set series_set enrolled role_given taken_out])
     expect_golden('folds', cases)
   end
 
@@ -180,6 +180,9 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
       give = ->(name, kind, **input) { hall.world.perform(person(:odalys), name, input, on: "#{kind}/nav", at: 1_000) }
       give.call('course.begin', :course, name: 'Navigation', people: [{ id: 'odalys', name: 'Odalys', role: 'instructor' }, { id: 'farah', name: 'Farah', role: 'student' }])
       give.call('course.set', :course, name: 'Coastal navigation', keep_recordings: 30)
+      give.call('course.plan_series', :course, series: 'f', title: 'Fridays', start: '2026-11-06T20:30', zone: 'Europe/London', minutes: 90, rule: 'FREQ=WEEKLY;COUNT=3')
+      give.call('course.plan_series', :course, series: 'm', title: 'Mondays', start: '2026-11-09T18:00', zone: 'Europe/London', minutes: 60, rule: 'FREQ=WEEKLY;COUNT=2')
+      give.call('course.change_series', :course, series: 'f', from: '2026-11-13T20:30', set: { minutes: 45, except: ['2026-11-20T20:30'] })
       give.call('people.enrol', :people, people: [{ id: 'jonas', name: 'Jonas', role: 'student' }])
       give.call('people.give_role', :people, person: 'farah', role: 'assistant')
       give.call('people.take_out', :people, person: 'jonas')

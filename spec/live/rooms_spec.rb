@@ -110,7 +110,10 @@ RSpec.describe 'Breakout rooms' do
     ['odalys', *people].each { |who| join(who) }
     open_rooms(id)
     until_true('all are in their rooms') { people.all? { |who| where(who) == room_of(who, id)[:id] } }
-    expect(consistent.call).to eq(people.to_h { |who| [who, where(who)] })
+    # Once there, nobody is anywhere else in between.
+    ways = people.to_h { |who| [who, ARCHIVE.log.entries("own/#{sitting}.#{who}").select { |entry| entry.kind == 'placed' }.map { |entry| entry.body[:place] }] }
+    expect(ways.values.map(&:last)).to eq(people.map { |who| room_of(who, id)[:id] }), ways.inspect
+    expect(ways.values.map { |way| way.drop_while { |place| place == 'main' }.uniq.length }.uniq).to eq([1]), ways.inspect
     expect(ARCHIVE.log.entries("staff/#{sitting}").map(&:kind).count('rooms_opened')).to eq(1)
   end
 

@@ -33,7 +33,7 @@ module Veranda
         Exchange::WritePost, Exchange::DeletePost, Exchange::React, Exchange::Pin, Exchange::Park,
         Exchange::BeginThread, Exchange::WriteInThread, Exchange::DeleteInThread, Exchange::ReactInThread,
         Lessons::SetPlan, Lessons::AddStep, Lessons::SetStep, Lessons::MoveStep, Lessons::TakeStep,
-        Courses::BeginCourse, Courses::SetCourse, Courses::Enrol, Courses::GiveRole, Courses::TakeOut,
+        Courses::BeginCourse, Courses::SetCourse, Courses::PlanSeries, Courses::ChangeSeries, Courses::Enrol, Courses::GiveRole, Courses::TakeOut,
         *EDITING
       ].freeze
 

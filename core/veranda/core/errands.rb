@@ -18,9 +18,10 @@ module Veranda
       # Kind of stream and of entry, and what follows it.
       TABLE = {
         'sitting.joined' => %i[hand_copies], 'sitting.handed_out' => %i[hand_copies],
-        'sitting.ended' => %i[finish_polls keep_tracks keep_snapshots],
+        'sitting.opened' => %i[note_held], 'sitting.ended' => %i[finish_polls keep_tracks keep_snapshots],
         'staff.cued' => %i[do_cue], 'staff.paired' => %i[copy_for_pairs],
         'poll.round_closed' => %i[count_round], 'staff.poll_put_away' => %i[put_away_poll],
+        'course.series_set' => %i[lay_series],
         **%w[plan_set step_added step_set step_moved step_taken].to_h { |kind| ["plan.#{kind}", %i[tell_plan]] }
       }.freeze
 
@@ -57,6 +58,9 @@ module Veranda
       # Late arrivals get a copy of what is handed out too.
       def hand_copies(sitting, _entry, state) = (errand('hand_copies', sitting) if state.handed.any?)
 
+      # A lesson knows that it was held; in a rehearsal none is.
+      def note_held(sitting, _entry, state) = (errand('note_held', sitting) unless state.rehearsal)
+
       def finish_polls(sitting, *) = errand('finish_polls', sitting)
       def keep_tracks(sitting, _entry, state) = (errand('keep_tracks', sitting) if state.stretches.any?)
       def keep_snapshots(sitting, *) = errand('keep_snapshots', sitting)
@@ -76,6 +80,12 @@ module Veranda
       def count_round(sitting, entry, state)
         poll = Streams::StreamName.part(entry.stream)
         errand('count_round', sitting, poll, poll: poll) if state.nameless? || state.counts_marks?
+      end
+
+      # Every lesson of a series is made, put elsewhere or called off.
+      def lay_series(course, entry, _state)
+        series = entry.body[:id]
+        Errand.new("lay_series #{course} #{series}", 'lay_series', { course: course, series: series })
       end
 
       # A class that was set up and has not begun is taught by the plan as it is then, at the time that it says.

@@ -35,6 +35,9 @@ module Veranda
         # @param value [Integer] ms since the epoch, in years that a class may be in
         def self.moment?(value) = value.is_a?(Integer) && value.between?(0, 4_102_444_800_000)
 
+        # @param value [String] what the clock on a wall shows, `2026-11-06T20:30`
+        def self.wall_time?(value) = value.is_a?(String) && Calendar::WallTime.valid?(value)
+
         # @param value [Array] x and y in turn
         def self.points?(value)
           value.length.even? && value.all? { |number| coordinate?(number) }

@@ -78,6 +78,17 @@ module Veranda
       # @return [Hash] what somebody sees first
       def desk(person:, now:) = Preparing::Desk.new(@archive, person, now: now).call
 
+      # @return [Hash] the lessons of somebody's courses, see {Preparing::LessonsBetween}
+      def calendar(person:, from:, to:) = Preparing::LessonsBetween.new(@archive, person).call(from, to)
+
+      # @return [Hash] who would be elsewhere, see {Preparing::ClashesNear}
+      def clashes(course:, by:, lesson:, from:, minutes:, now:)
+        Preparing::ClashesNear.new(@archive, course, by: by, lesson: lesson).call(from, minutes, now: now)
+      end
+
+      # @return [Hash] what a series would come to, see {Preparing::SeriesAhead}
+      def series_ahead(course:, by:, part:, now:) = Preparing::SeriesAhead.new(@archive, course, by: by).call(part, now: now)
+
       # @return [Array<Hash>] who may do what in a place, see {Core::Rights::Survey}
       # @raise [Core::Refusal] `no_such_place`
       def survey(sitting:, place:, person:, now:)

@@ -114,7 +114,8 @@ module Veranda
         starts_at = ms(lesson[:starts_at])
         facts = lesson.merge(starts_at: starts_at)
         sheet = Core::Lessons::RunSheet.new(lesson[:steps], starts_at: starts_at, minutes: lesson[:minutes])
-        json(facts.merge(course: archive.course(lesson[:course_id])[:name], role: person.role, sheet: sheet.to_h,
+        course = archive.course(lesson[:course_id])
+        json(facts.merge(course: course[:name], zone: course[:zone], role: person.role, sheet: sheet.to_h,
                          boards: archive.lessons.boards(lesson[:id]),
                          copies: archive.own_copies.of_lesson(lesson[:id]).map { |row| copy(row) },
                          to_mend: aside(:findings, lessons: [lesson[:id]], now: hub.clock.call)[lesson[:id]]))

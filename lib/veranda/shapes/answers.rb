@@ -42,6 +42,19 @@ module Veranda
 
       LESSONS = {
         Finding: object({ code: STRING, says: STRING, **%i[step board page mark material].to_h { |place| [place, maybe(STRING)] } }),
+        CalendarFacts: object({ lessons: list(shape(:CalendarLesson)), more: BOOLEAN },
+                              about: 'Lessons from one day to another; `more` where there are too many to be told.'),
+        CalendarLesson: object({ **LESSON, of: INTEGER, course_id: STRING, zone: STRING, host: maybe(STRING), series: maybe(STRING),
+                                 cancelled: BOOLEAN, held: BOOLEAN, open: BOOLEAN, version: INTEGER },
+                               about: 'A lesson in the calendar: the `number`th `of` those of its course.'),
+        Clash: object({ person: object(NAMED), role: STRING, lesson: maybe(object(TITLED)) },
+                      about: 'Somebody who is in another lesson then; which one, where one may know.'),
+        Clashes: object({ clashes: list(shape(:Clash)), count: INTEGER, free: maybe(MOMENT) },
+                        about: 'Who would be elsewhere, how many they are, and the nearest day at that time on which nobody would be.'),
+        SeriesAhead: object({ words: STRING, count: INTEGER, ends: BOOLEAN, past: INTEGER,
+                              lessons: list(object({ of: STRING, starts_at: MOMENT })),
+                              clashing: list(object({ of: STRING, count: INTEGER, clashes: list(shape(:Clash)) })) },
+                            about: 'What a series would come to, with the days that are left out.'),
         DeskFacts: object({ now: MOMENT, lessons: list(shape(:DeskLesson)), waiting: shape(:DeskWaiting) }),
         DeskLesson: object({ **LESSON, course_id: STRING, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
                            may: { steps: list(object({ title: STRING, minutes: INTEGER })), boards: INTEGER, record_from: maybe(STRING),
@@ -52,7 +65,7 @@ module Veranda
                               questions: list(object({ **TITLED, count: INTEGER })) }),
         Step: object(STEP),
         LessonFacts: object({ **LESSON, course_id: STRING, steps: list(shape(:Step)), record_from: maybe(STRING), version: INTEGER,
-                                        **Views::DOORS,
+                                        cancelled: BOOLEAN, held: BOOLEAN, zone: STRING, **Views::SLOT, **Views::DOORS,
                                         sheet: SHEET, boards: list(shape(:BoardRow)), copies: list(shape(:OwnCopy)),
                                         to_mend: list(shape(:Finding)) },
                             about: 'A lesson as staff see it; `version` is the number of the last entry of its plan, and `squeeze` null ' \

@@ -149,14 +149,15 @@ module Veranda
       }.freeze
 
       COURSE = { course_begun: object({ name: STRING }, may: Views::POLICIES),
-                 course_set: object({}, may: { name: STRING, **Views::POLICIES }) }.freeze
+                 course_set: object({}, may: { name: STRING, **Views::POLICIES }), series_set: shape(:Series) }.freeze
 
       PEOPLE = { enrolled: object({ people: list(shape(:CoursePerson)) }), role_given: object({ id: STRING, role: Views::COURSE_ROLE }),
                  taken_out: object({ id: STRING }) }.freeze
 
-      PLAN_FIELDS = { title: STRING, starts_at: MOMENT, minutes: INTEGER, record_from: maybe(STRING), **Views::DOORS }.freeze
-      PLAN = { plan_begun: object({ course_id: STRING, number: INTEGER, steps: list(shape(:Step)) }, may: PLAN_FIELDS),
-               plan_set: object({}, may: { **PLAN_FIELDS, steps: list(shape(:Step)) }),
+      PLAN_FIELDS = { title: STRING, starts_at: MOMENT, minutes: INTEGER, record_from: maybe(STRING), cancelled: BOOLEAN, held: BOOLEAN,
+                      **Views::DOORS }.freeze
+      PLAN = { plan_begun: object({ course_id: STRING, number: INTEGER, steps: list(shape(:Step)) }, may: { **PLAN_FIELDS, **Views::SLOT }),
+               plan_set: object({}, may: { **PLAN_FIELDS, **Views::SLOT, steps: list(shape(:Step)) }),
                step_added: object({ step: object({ id: STRING }, may: Views::STEP_FIELDS), after: maybe(STRING) }),
                step_set: object({ id: STRING, set: object({}, may: Views::STEP_FIELDS) }),
                step_moved: object({ id: STRING, after: maybe(STRING) }), step_taken: object({ id: STRING }) }.freeze

@@ -18,7 +18,11 @@ module Veranda
       SHOWN = object({ board: STRING, page: STRING })
       TIMER = object({ ends_at: MOMENT }, may: { label: STRING, until_done: BOOLEAN })
       COURSE_ROLE = one_of(Core::Courses::People::ROLES)
-      POLICIES = { private_in_transcripts: BOOLEAN, keep_recordings: maybe(INTEGER), add_missed: BOOLEAN, language: STRING }.freeze
+      POLICIES = { private_in_transcripts: BOOLEAN, keep_recordings: maybe(INTEGER), add_missed: BOOLEAN, language: STRING,
+                   zone: STRING }.freeze
+      # Which lesson of a series one is, if of any.
+      SLOT = { series: maybe(STRING),
+               slot: maybe(object({ of: STRING, at: MOMENT, minutes: INTEGER, title: STRING }, may: { dropped: BOOLEAN })) }.freeze
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
       FLOOR = object({ person: STRING, with: list(STRING), since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
@@ -151,9 +155,14 @@ module Veranda
                         about: 'What concerns one person in a class and nobody else.'),
 
         PlanView: object({ course_id: maybe(STRING), number: maybe(INTEGER), title: maybe(STRING), starts_at: MOMENT, minutes: INTEGER,
-                           steps: list(shape(:Step)), record_from: maybe(STRING), **DOORS },
+                           steps: list(shape(:Step)), record_from: maybe(STRING), cancelled: BOOLEAN, held: BOOLEAN,
+                           **SLOT, **DOORS },
                          about: 'What is to be done in a lesson, and when, as those who teach it know it.'),
-        CourseView: object({ name: maybe(STRING), **POLICIES },
+        SeriesPart: object({ start: STRING, zone: STRING, minutes: INTEGER, rule: STRING, except: list(STRING), from: maybe(STRING) },
+                           about: 'By which rule (RFC 5545) lessons recur; times as the clock on the wall of the zone shows them.'),
+        Series: object({ id: STRING, title: STRING, sheet: maybe(STRING), parts: list(shape(:SeriesPart)) },
+                       about: 'Lessons that recur; each part speaks from its `from` on, the first from the beginning.'),
+        CourseView: object({ name: maybe(STRING), **POLICIES, series: list(shape(:Series)) },
                            about: 'A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.'),
         CoursePerson: object({ id: STRING, name: STRING, role: COURSE_ROLE }),
         PeopleView: object({ people: list(shape(:CoursePerson)) }, about: 'Who belongs to a course, and the part each plays there.')

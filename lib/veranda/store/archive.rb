@@ -43,7 +43,10 @@ module Veranda
       # @return [Hash{String => String}] names of courses by id
       def courses(ids) = @db[:courses].where(id: ids).select_hash(:id, :name)
 
-      # @return [Hash] `{ id:, name:, private_in_transcripts:, keep_recordings:, add_missed:, language: }`
+      # @return [Hash{String => Hash}] as {#course} has them
+      def courses_by_id(ids) = @db[:courses].where(id: ids).as_hash(:id)
+
+      # @return [Hash] `{ id:, name:, private_in_transcripts:, keep_recordings:, add_missed:, language:, zone: }`
       def course(id) = @db[:courses].first(id: id)
     end
   end

@@ -14,11 +14,11 @@ module Veranda
       # @param lesson [Hash]
       # @param starts_at [Time]
       # @param course_id [String] where the copy goes
+      # @param more [Hash] what is other than in the lesson: `title:`, `minutes:`, and of one that recurs `series:` and `slot:`
       # @return [String] id of the copy
-      def lesson(lesson, starts_at:, course_id: lesson[:course_id])
+      def lesson(lesson, starts_at:, course_id: lesson[:course_id], **more)
         @db.transaction do
-          id = @archive.lessons.create(course_id: course_id, title: lesson[:title], starts_at: starts_at,
-                                       minutes: lesson[:minutes])
+          id = @archive.lessons.create(course_id: course_id, starts_at: starts_at, **lesson.slice(:title, :minutes), **more)
           boards = @archive.lessons.boards(lesson[:id]).to_h do |row|
             [row[:id], board(row, lesson_id: id, to: course_id, from: lesson[:course_id])]
           end

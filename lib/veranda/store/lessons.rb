@@ -34,17 +34,46 @@ module Veranda
         rows.limit(limit).map { |row| tidy(row) }
       end
 
+      # @param from [Time]
+      # @param to [Time]
+      # @return [Array<Hash>] lessons of some courses that begin in between, in order, without steps
+      def between(course_ids, from, to, limit:)
+        rows = @db[:lessons].where(course_id: course_ids, starts_at: from...to).order(:starts_at, :id).limit(limit)
+        rows.select(:id, :course_id, :title, :number, :minutes, :starts_at, :series, :cancelled, :held, :version).all
+      end
+
+      # @return [Hash{String => Integer}] how many lessons each course has that are not called off
+      def counts(course_ids) = @db[:lessons].where(course_id: course_ids, cancelled: false).group_and_count(:course_id).as_hash(:course_id, :count)
+
+      # Lessons in which any of some people are, from one time to another.
+      # @return [Array<Hash>] `{ id:, course_id:, title:, starts_at: Time, minutes:, people: [ids] }`, without those that are called off
+      def with_people(people, from, to)
+        mine = @db[:memberships].where(person_id: people)
+        by_course = mine.select_group(:course_id).select_append(Sequel.function(:array_agg, :person_id).as(:people)).as_hash(:course_id, :people)
+        rows = @db[:lessons].where(course_id: by_course.keys, starts_at: from..to, cancelled: false)
+        rows.select(:id, :course_id, :title, :starts_at, :minutes).map { |row| row.merge(people: by_course[row[:course_id]].to_a) }
+      end
+
+      # @return [Array<Hash>] lessons of a series, `{ id:, slot:, starts_at: ms, minutes:, title:, cancelled:, held: }`, without steps
+      def of_series(course_id, series)
+        rows = @db[:lessons].where(course_id: course_id, series: series).order(:number)
+        rows.select(:id, :slot, :starts_at, :minutes, :title, :cancelled, :held, :steps).map do |row|
+          PlanTables.facts(row).merge(id: row[:id]).except(:steps)
+        end
+      end
+
       # @return [Hash{String => Hash}] `{ title:, course_id: }` of all lessons of some courses by id, in the order in which they begin
       def titles(course_ids) = @db[:lessons].where(course_id: course_ids).order(:starts_at).select(:id, :title, :course_id).as_hash(:id)
 
       # Begins the plan of a lesson.
+      # @param series [Hash] `series:` and `slot:` of one that recurs
       # @return [String] id of the new lesson
-      def create(course_id:, title:, starts_at:, minutes:, steps: [], number: nil, id: Ids.call)
+      def create(course_id:, title:, starts_at:, minutes:, steps: [], number: nil, id: Ids.call, **series)
         @db.transaction do
           number ||= (@db[:lessons].where(course_id: course_id).max(:number) || 0) + 1
           @log.begin(Core::Streams::StreamName.plan(id))
           write(id, 'plan_begun', { course_id: course_id, number: number, title: title, starts_at: starts_at, minutes: minutes,
-                                    steps: steps, record_from: steps.first&.fetch(:id) })
+                                    steps: steps, record_from: steps.first&.fetch(:id), **series })
         end
         id
       end
@@ -164,7 +193,10 @@ module Veranda
 
       def now = Process.clock_gettime(Process::CLOCK_REALTIME, :millisecond)
 
-      def tidy(row) = row&.merge(steps: PlanTables.facts(row)[:steps].map { |step| Core::Lessons::Plan::STEP.merge(step) })
+      def tidy(row)
+        facts = row && PlanTables.facts(row)
+        facts && row.merge(steps: facts[:steps].map { |step| Core::Lessons::Plan::STEP.merge(step) }, slot: facts[:slot])
+      end
     end
   end
 end

@@ -32,12 +32,14 @@ module Veranda
       # @param row [Hash] of the table
       # @return [Hash] the same as {Core::Lessons::Plan#facts} has it
       def facts(row)
-        row.slice(*COLUMNS).merge(starts_at: (row[:starts_at].to_r * 1000).round,
-                                  steps: JSON.parse(JSON.generate(row[:steps]), symbolize_names: true))
+        row.slice(*COLUMNS).merge(starts_at: (row[:starts_at].to_r * 1000).round, steps: plain(row[:steps]), slot: plain(row[:slot]))
       end
 
       COLUMNS = [*Core::Lessons::Plan::PLACE, *Core::Lessons::Plan::FIELDS, :steps].freeze
       private_constant :COLUMNS
+
+      def plain(json) = json && JSON.parse(JSON.generate(json), symbolize_names: true)
+      private_class_method :plain
 
       def ours?(entry) = Core::Streams::StreamName.kind(entry.stream) == :plan
       private_class_method :ours?
@@ -49,7 +51,8 @@ module Veranda
       private_class_method :known
 
       def write(db, id, facts, seq)
-        row = facts.merge(starts_at: Time.at(facts[:starts_at]/1000r), steps: Sequel.pg_jsonb(facts[:steps]), version: seq)
+        row = facts.merge(starts_at: Time.at(facts[:starts_at]/1000r), steps: Sequel.pg_jsonb(facts[:steps]),
+                          slot: facts[:slot] && Sequel.pg_jsonb(facts[:slot]), version: seq)
         db[:lessons].insert_conflict(target: :id, update: row).insert(id: id, **row)
       end
       private_class_method :write

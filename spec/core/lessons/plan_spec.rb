@@ -119,4 +119,15 @@ RSpec.describe Core::Lessons::Plan do
       expect(described_class.from(JSON.parse(JSON.generate(plan.to_h), symbolize_names: true)).to_h).to eq(plan.to_h)
     end
   end
+
+  it 'keeps its day once it was held, and can be called off before' do
+    give(:odalys, 'plan.set', seen: 1, set: { cancelled: true, starts_at: 9_000 })
+    expect([plan[:cancelled], plan[:starts_at]]).to eq([true, 9_000])
+    world.append(Core::Streams::Draft.new('plan/l', 'plan_set', { held: true }), 'house', 0)
+    %w[starts_at cancelled].zip([10_000, false]).each do |field, value|
+      expect { give(:odalys, 'plan.set', seen: 9, set: { field => value }) }.to raise_error(Core::Refusal, /was held/)
+    end
+    give(:odalys, 'plan.set', seen: 9, set: { starts_at: 9_000, title: 'Another title' })
+    expect(plan[:title]).to eq('Another title')
+  end
 end

@@ -485,6 +485,7 @@ export interface Commands {
       welcome_ink?: null | ('slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber');
       welcome_picture?: null | string;
       invited_only?: boolean;
+      cancelled?: boolean;
     };
   };
   'plan.add_step': {
@@ -869,6 +870,29 @@ export interface Commands {
     keep_recordings?: null | number;
     add_missed?: boolean;
     language?: string;
+    zone?: string;
+  };
+  'course.plan_series': {
+    series: string;
+    title: string;
+    start: string;
+    zone: string;
+    minutes: number;
+    rule: string;
+    except?: string[];
+    sheet?: null | string;
+  };
+  'course.change_series': {
+    series: string;
+    from?: null | string;
+    set: {
+      title?: string;
+      start?: string;
+      zone?: string;
+      minutes?: number;
+      rule?: string;
+      except?: string[];
+    };
   };
   'people.give_role': {
     person: string;

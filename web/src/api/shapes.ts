@@ -969,6 +969,14 @@ export type Entry =
       cmd?: string | null;
     }
   | {
+      kind: 'series_set';
+      body: SeriesSetBody;
+      seq: number;
+      at: number;
+      by: string;
+      cmd?: string | null;
+    }
+  | {
       kind: 'enrolled';
       body: EnrolledBody;
       seq: number;
@@ -1298,6 +1306,8 @@ export interface Shapes {
   OwnCopyRow: OwnCopyRow;
   OwnView: OwnView;
   PlanView: PlanView;
+  SeriesPart: SeriesPart;
+  Series: Series;
   CourseView: CourseView;
   CoursePerson: CoursePerson;
   PeopleView: PeopleView;
@@ -1413,6 +1423,7 @@ export interface Shapes {
   QuestionsSetBody: QuestionsSetBody;
   CourseBegunBody: CourseBegunBody;
   CourseSetBody: CourseSetBody;
+  SeriesSetBody: SeriesSetBody;
   EnrolledBody: EnrolledBody;
   RoleGivenBody: RoleGivenBody;
   TakenOutBody: TakenOutBody;
@@ -1449,6 +1460,11 @@ export interface Shapes {
   Course: Course;
   CoursePolicy: CoursePolicy;
   Finding: Finding;
+  CalendarFacts: CalendarFacts;
+  CalendarLesson: CalendarLesson;
+  Clash: Clash;
+  Clashes: Clashes;
+  SeriesAhead: SeriesAhead;
   DeskFacts: DeskFacts;
   DeskLesson: DeskLesson;
   DeskClass: DeskClass;
@@ -2596,6 +2612,16 @@ export interface PlanView {
   minutes: number;
   steps: Step[];
   record_from: string | null;
+  cancelled: boolean;
+  held: boolean;
+  series: string | null;
+  slot: {
+    of: string;
+    at: number;
+    minutes: number;
+    title: string;
+    dropped?: boolean;
+  } | null;
   welcome: string;
   welcome_ink: string | null;
   welcome_picture: string | null;
@@ -2616,6 +2642,26 @@ export interface Step {
   cues: Cue[];
 }
 /**
+ * By which rule (RFC 5545) lessons recur; times as the clock on the wall of the zone shows them.
+ */
+export interface SeriesPart {
+  start: string;
+  zone: string;
+  minutes: number;
+  rule: string;
+  except: string[];
+  from: string | null;
+}
+/**
+ * Lessons that recur; each part speaks from its `from` on, the first from the beginning.
+ */
+export interface Series {
+  id: string;
+  title: string;
+  sheet: string | null;
+  parts: SeriesPart[];
+}
+/**
  * A course, and what it keeps; `keep_recordings`: for how many days, for ever where it does not say.
  */
 export interface CourseView {
@@ -2624,6 +2670,8 @@ export interface CourseView {
   keep_recordings: number | null;
   add_missed: boolean;
   language: string;
+  zone: string;
+  series: Series[];
 }
 export interface CoursePerson {
   id: string;
@@ -3119,6 +3167,7 @@ export interface CourseBegunBody {
   keep_recordings?: number | null;
   add_missed?: boolean;
   language?: string;
+  zone?: string;
 }
 export interface CourseSetBody {
   name?: string;
@@ -3126,6 +3175,16 @@ export interface CourseSetBody {
   keep_recordings?: number | null;
   add_missed?: boolean;
   language?: string;
+  zone?: string;
+}
+/**
+ * Lessons that recur; each part speaks from its `from` on, the first from the beginning.
+ */
+export interface SeriesSetBody {
+  id: string;
+  title: string;
+  sheet: string | null;
+  parts: SeriesPart[];
 }
 export interface EnrolledBody {
   people: CoursePerson[];
@@ -3145,20 +3204,40 @@ export interface PlanBegunBody {
   starts_at?: number;
   minutes?: number;
   record_from?: string | null;
+  cancelled?: boolean;
+  held?: boolean;
   welcome?: string;
   welcome_ink?: string | null;
   welcome_picture?: string | null;
   invited_only?: boolean;
+  series?: string | null;
+  slot?: {
+    of: string;
+    at: number;
+    minutes: number;
+    title: string;
+    dropped?: boolean;
+  } | null;
 }
 export interface PlanSetBody {
   title?: string;
   starts_at?: number;
   minutes?: number;
   record_from?: string | null;
+  cancelled?: boolean;
+  held?: boolean;
   welcome?: string;
   welcome_ink?: string | null;
   welcome_picture?: string | null;
   invited_only?: boolean;
+  series?: string | null;
+  slot?: {
+    of: string;
+    at: number;
+    minutes: number;
+    title: string;
+    dropped?: boolean;
+  } | null;
   steps?: Step[];
 }
 export interface StepAddedBody {
@@ -3370,6 +3449,7 @@ export interface CoursePolicy {
   keep_recordings: number | null;
   add_missed: boolean;
   language: string;
+  zone: string;
 }
 export interface Finding {
   code: string;
@@ -3379,6 +3459,74 @@ export interface Finding {
   page: string | null;
   mark: string | null;
   material: string | null;
+}
+/**
+ * Lessons from one day to another; `more` where there are too many to be told.
+ */
+export interface CalendarFacts {
+  lessons: CalendarLesson[];
+  more: boolean;
+}
+/**
+ * A lesson in the calendar: the `number`th `of` those of its course.
+ */
+export interface CalendarLesson {
+  id: string;
+  title: string;
+  number: number;
+  minutes: number;
+  role: string;
+  starts_at: number;
+  course: string;
+  of: number;
+  course_id: string;
+  zone: string;
+  host: string | null;
+  series: string | null;
+  cancelled: boolean;
+  held: boolean;
+  open: boolean;
+  version: number;
+}
+/**
+ * Somebody who is in another lesson then; which one, where one may know.
+ */
+export interface Clash {
+  person: {
+    id: string;
+    name: string;
+  };
+  role: string;
+  lesson: {
+    id: string;
+    title: string;
+  } | null;
+}
+/**
+ * Who would be elsewhere, how many they are, and the nearest day at that time on which nobody would be.
+ */
+export interface Clashes {
+  clashes: Clash[];
+  count: number;
+  free: number | null;
+}
+/**
+ * What a series would come to, with the days that are left out.
+ */
+export interface SeriesAhead {
+  words: string;
+  count: number;
+  ends: boolean;
+  past: number;
+  lessons: {
+    of: string;
+    starts_at: number;
+  }[];
+  clashing: {
+    of: string;
+    count: number;
+    clashes: Clash[];
+  }[];
 }
 export interface DeskFacts {
   now: number;
@@ -3442,6 +3590,17 @@ export interface LessonFacts {
   steps: Step[];
   record_from: string | null;
   version: number;
+  cancelled: boolean;
+  held: boolean;
+  zone: string;
+  series: string | null;
+  slot: {
+    of: string;
+    at: number;
+    minutes: number;
+    title: string;
+    dropped?: boolean;
+  } | null;
   welcome: string;
   welcome_ink: string | null;
   welcome_picture: string | null;

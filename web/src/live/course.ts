@@ -1,4 +1,4 @@
-import type { CourseView, Entry } from '../api/shapes';
+import type { CourseView, Entry, Series } from '../api/shapes';
 import type { Fold } from './fold';
 
 export type CourseState = CourseView;
@@ -7,6 +7,11 @@ export type CourseState = CourseView;
 export const courseFold: Fold<CourseState> = {
   from: (view) => view as CourseState,
   apply(state, { kind, body }: Entry) {
+    if (kind === 'series_set') return { ...state, series: placed(state.series, body as unknown as Series) };
     return kind === 'course_begun' || kind === 'course_set' ? { ...state, ...body } : state;
   },
 };
+
+/** @returns the series with one of them as it is now, each in its place */
+const placed = (all: Series[], one: Series) =>
+  all.some(({ id }) => id === one.id) ? all.map((series) => (series.id === one.id ? one : series)) : [...all, one];

@@ -23,22 +23,29 @@ module Veranda
 
         # @return [String]
         attr_reader :title
+        # @return [String, nil] id of the lesson whose run sheet and boards each of its lessons begins with
+        attr_reader :sheet
         # @return [Array<Hash>] each with {PART}; `from` is the lesson from which on it speaks and not the part before it, nil for the first
         attr_reader :parts
 
-        def initialize(title:, parts:)
+        # @param facts [Hash] as written by {#to_h}
+        def self.from(facts) = new(**facts.slice(:title, :parts, :sheet))
+
+        def initialize(title:, parts:, sheet: nil)
           @title = title
           @parts = parts
+          @sheet = sheet
         end
 
         # @return [Series] with some of its fields as they are from a lesson on
         # @param from [String, nil] a time on the wall; nil for all of it
         def changed(from, **set)
-          title = set.delete(:title) || @title
-          return Series.new(title: title, parts: @parts) if set.empty?
+          title = set.fetch(:title, @title)
+          set = set.slice(*PART)
+          return Series.new(title: title, parts: @parts, sheet: @sheet) if set.empty?
 
           kept = from ? @parts.reject { |part| part[:from] && part[:from] >= from } : []
-          Series.new(title: title, parts: [*kept, { **@parts.last, **set, from: kept.any? ? from : nil }])
+          Series.new(title: title, parts: [*kept, { **@parts.last, **set, from: kept.any? ? from : nil }], sheet: @sheet)
         end
 
         # @return [Array<Slot>] in order of what the series says
@@ -48,7 +55,7 @@ module Veranda
           found.uniq(&:of).sort_by(&:of).first(MOST_SLOTS)
         end
 
-        def to_h = { title: @title, parts: @parts }
+        def to_h = { title: @title, parts: @parts, sheet: @sheet }
 
         private
 

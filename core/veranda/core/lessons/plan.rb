@@ -7,11 +7,12 @@ module Veranda
       # each field last, and whose that was, so that nobody writes over what they have not seen.
       class Plan
         # What the lesson itself has, besides its steps; `starts_at` in ms since the epoch.
-        FIELDS = %i[title starts_at minutes record_from welcome welcome_ink welcome_picture invited_only].freeze
-        # Where it stands, which no command changes.
-        PLACE = %i[course_id number].freeze
-        PLAIN = { course_id: nil, number: nil, title: nil, starts_at: 0, minutes: 90, record_from: nil,
-                  welcome: '', welcome_ink: nil, welcome_picture: nil, invited_only: false }.freeze
+        FIELDS = %i[title starts_at minutes record_from welcome welcome_ink welcome_picture invited_only cancelled].freeze
+        # Where it stands, which no command changes: `slot` is what its series says of it, see {Calendar::Laying}; `held` that the doors of
+        # a class of it were opened.
+        PLACE = %i[course_id number series slot held].freeze
+        PLAIN = { course_id: nil, number: nil, series: nil, slot: nil, held: false, title: nil, starts_at: 0, minutes: 90, record_from: nil,
+                  welcome: '', welcome_ink: nil, welcome_picture: nil, invited_only: false, cancelled: false }.freeze
         private_constant :PLAIN
 
         # What a step has that nothing was said of.

@@ -10,6 +10,9 @@ module Veranda
         # Letters in the words that the waiting room shows.
         WELCOME_LIMIT = 600
 
+        # What is as it was, once a class was held.
+        HISTORY = %i[starts_at cancelled].freeze
+
         FIELDS = Contract.define do
           optional(:title).value(:string, max_size?: 120)
           optional(:starts_at).value(:integer, :moment?)
@@ -19,6 +22,8 @@ module Veranda
           optional(:welcome_ink).maybe(:string, included_in?: Boards::Inks::NAMES)
           optional(:welcome_picture).maybe(Types::ID)
           optional(:invited_only).value(:bool)
+          # It does not take place.
+          optional(:cancelled).value(:bool)
         end
 
         contract do
@@ -28,10 +33,20 @@ module Veranda
 
         def decide
           teacher!
+          held! if state[:held]
           set = input[:set]
           set = set.merge(title: Title.clean(set[:title])) if set[:title]
           fields = fresh(nil, state, set)
           entry('plan_set', fields) if fields.any?
+        end
+
+        private
+
+        # When it was is known from then on.
+        def held!
+          return if HISTORY.none? { |field| input[:set].key?(field) && input[:set][field] != state[field] }
+
+          raise Refusal.new(:was_held, 'This lesson was held, and keeps its day. Copy it to hold it once more.')
         end
       end
     end

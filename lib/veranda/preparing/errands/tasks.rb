@@ -23,6 +23,15 @@ module Veranda
 
         def tell_boards(lesson:, rehearsal: nil) = Classes.new(@archive).boards_changed(lesson, rehearsal: rehearsal)
 
+        # The lesson of a class that was opened knows that it was held.
+        def note_held(sitting:)
+          lesson = @archive.sittings.fetch(sitting)[:lesson_id]
+          @archive.lessons.lay(lesson, held: true) unless @archive.lessons.fetch(lesson)[:held]
+        end
+
+        # The lessons of a series become those that it says.
+        def lay_series(course:, series:) = LayingSeries.new(@archive, course, series).call
+
         def tell_plan(lesson:) = Classes.new(@archive).plan_changed(lesson)
 
         # What a cue asks for that takes a while. Fired again, one for rooms opens what it dealt.

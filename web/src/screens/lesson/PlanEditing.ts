@@ -145,7 +145,9 @@ function planOf(lesson: LessonFacts): PlanView {
   const { course_id, number, title, starts_at, minutes, steps, record_from } = lesson;
   const { welcome, welcome_ink, welcome_picture, invited_only } = lesson;
   const doors = { welcome, welcome_ink, welcome_picture, invited_only };
-  return { course_id, number, title, starts_at, minutes, steps, record_from, ...doors };
+  const { cancelled, held, series, slot } = lesson;
+  const day = { starts_at, minutes, cancelled, held, series, slot };
+  return { course_id, number, title, ...day, steps, record_from, ...doors };
 }
 
 /** What takes back several edits, the last of them first. */

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Veranda
+  module Preparing
+    # The lessons of somebody's courses from one day to another, as their calendar shows them. However many there are, so many queries.
+    class LessonsBetween
+      # Lessons that are told at once, and ms that are looked at.
+      MOST = 600
+      LONGEST = 400 * 86_400_000
+
+      # @param archive [Store::Archive]
+      # @param person [String] id
+      def initialize(archive, person)
+        @archive = archive
+        @person = person
+      end
+
+      # @param from [Integer] ms since the epoch
+      # @param to [Integer] the same
+      # @return [Hash] see `Calendar` in {Shapes::Answers}
+      # @raise [Core::Refusal] `bad_input`
+      def call(from, to)
+        raise Core::Refusal.new(:bad_input, 'That is no stretch of time that can be shown.') unless from < to && to - from <= LONGEST
+
+        roles = @archive.people.courses(@person)
+        rows = @archive.lessons.between(roles.keys, Time.at(from/1000r), Time.at(to/1000r), limit: MOST + 1)
+        { lessons: cards(rows.first(MOST), roles), more: rows.length > MOST }
+      end
+
+      private
+
+      def cards(rows, roles)
+        courses = @archive.courses_by_id(roles.keys)
+        hosts = @archive.people.hosts(roles.keys)
+        classes = @archive.sittings.latest(rows.map { |row| row[:id] })
+        sizes = @archive.lessons.counts(roles.keys)
+        rows.map do |row|
+          course = courses.fetch(row[:course_id])
+          row.slice(:id, :title, :number, :minutes, :course_id, :series, :cancelled, :held, :version).merge(
+            starts_at: (row[:starts_at].to_r * 1000).round, of: sizes.fetch(row[:course_id], 0), course: course[:name], zone: course[:zone],
+            role: roles[row[:course_id]], host: hosts[row[:course_id]], open: classes[row[:id]]&.fetch(:status) == 'open'
+          )
+        end
+      end
+    end
+  end
+end
