@@ -25,7 +25,7 @@ RSpec.describe 'The calendar over HTTP' do
     expect(seen.call('ruth')).to eq([['Fronts', 'instructor', 1, 1]])
     expect(calendar('nils').body['lessons']).to eq([])
     expect([calendar('farah', 5, 5).status, calendar('farah', 0, 1 << 45).status, calendar('farah', 'x', "1'").status].uniq).to eq([422])
-    expect(VisitorClient.new(Server.shared).get("/api/calendar?from=0&to=9").status).to eq(401)
+    expect(VisitorClient.new(Server.shared).get('/api/calendar?from=0&to=9').status).to eq(401)
   end
 
   it 'asks the database as often however many lessons there are' do
@@ -80,7 +80,8 @@ RSpec.describe 'The calendar over HTTP' do
     part = { start: "#{year}-03-07T18:00", zone: 'Etc/UTC', minutes: 60, rule: 'FREQ=WEEKLY;COUNT=3' }
     ahead = ->(who, **more) { visitor(who).post("/api/courses/#{course}/series/ahead", { **part, **more }) }
     found = ahead.call('tomas').body
-    expect(found.slice('words', 'count', 'ends', 'past')).to eq('words' => "#{Date.new(year, 3, 7).strftime('%A')}s at 18:00, three times from 7 March #{year}", 'count' => 3, 'ends' => true, 'past' => 0)
+    expect(found.slice('words', 'count', 'ends', 'past'))
+      .to eq('words' => "#{Date.new(year, 3, 7).strftime('%A')}s at 18:00, three times from 7 March #{year}", 'count' => 3, 'ends' => true, 'past' => 0)
     expect(found['clashing'].map { |one| [one['of'], one['count'], one['clashes'].first['person']['name']] }).to eq([["#{year}-03-14T18:00", 1, 'Farah Lindqvist']])
     without = ahead.call('tomas', except: ["#{year}-03-14T18:00"]).body
     expect([without['count'], without['lessons'].length, without['clashing']]).to eq([2, 3, []])

@@ -28,7 +28,7 @@ module Veranda
 
       # Tells the class of a lesson that is set up and has not begun what it will be taught, and when: somebody may be waiting for it.
       # @param lesson_id [String]
-      def plan_changed(lesson_id) = @archive.sittings.set_up(lesson_id).each { |row| planned(row) }
+      def plan_changed(lesson_id) = @archive.sittings.not_begun(lesson_id).each { |row| planned(row) }
 
       private
 

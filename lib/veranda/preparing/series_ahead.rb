@@ -26,8 +26,8 @@ module Veranda
         slots = Core::Calendar::Series.new(title: '', parts: [part.merge(except: [])]).slots
         kept = slots.reject { |slot| part[:except].include?(slot.of) }
         { words: Core::Calendar::InWords.new(part).to_s, count: kept.length, ends: Core::Calendar::Rule.parse(part[:rule]).ends?,
-          past: kept.count { |slot| slot.starts_at < now },
-          lessons: slots.first(MOST_TOLD).map { |slot| { of: slot.of, starts_at: slot.starts_at } }, clashing: clashing(kept.first(MOST_LOOKED_AT)) }
+          past: kept.count { |slot| slot.starts_at < now }, clashing: clashing(kept.first(MOST_LOOKED_AT)),
+          lessons: slots.first(MOST_TOLD).map { |slot| { of: slot.of, starts_at: slot.starts_at } } }
       end
 
       private

@@ -45,7 +45,7 @@ module Veranda
         CalendarFacts: object({ lessons: list(shape(:CalendarLesson)), more: BOOLEAN },
                               about: 'Lessons from one day to another; `more` where there are too many to be told.'),
         CalendarLesson: object({ **LESSON, of: INTEGER, course_id: STRING, zone: STRING, host: maybe(STRING), series: maybe(STRING),
-                                 cancelled: BOOLEAN, held: BOOLEAN, open: BOOLEAN, version: INTEGER },
+                                           cancelled: BOOLEAN, held: BOOLEAN, open: BOOLEAN, version: INTEGER },
                                about: 'A lesson in the calendar: the `number`th `of` those of its course.'),
         Clash: object({ person: object(NAMED), role: STRING, lesson: maybe(object(TITLED)) },
                       about: 'Somebody who is in another lesson then; which one, where one may know.'),

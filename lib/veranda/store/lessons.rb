@@ -43,15 +43,16 @@ module Veranda
       end
 
       # @return [Hash{String => Integer}] how many lessons each course has that are not called off
-      def counts(course_ids) = @db[:lessons].where(course_id: course_ids, cancelled: false).group_and_count(:course_id).as_hash(:course_id, :count)
+      def counts(course_ids)
+        @db[:lessons].where(course_id: course_ids, cancelled: false).group_and_count(:course_id).as_hash(:course_id, :count)
+      end
 
       # Lessons in which any of some people are, from one time to another.
       # @return [Array<Hash>] `{ id:, course_id:, title:, starts_at: Time, minutes:, people: [ids] }`, without those that are called off
       def with_people(people, from, to)
-        mine = @db[:memberships].where(person_id: people)
-        by_course = mine.select_group(:course_id).select_append(Sequel.function(:array_agg, :person_id).as(:people)).as_hash(:course_id, :people)
+        by_course = @db[:memberships].where(person_id: people).select_hash_groups(:course_id, :person_id)
         rows = @db[:lessons].where(course_id: by_course.keys, starts_at: from..to, cancelled: false)
-        rows.select(:id, :course_id, :title, :starts_at, :minutes).map { |row| row.merge(people: by_course[row[:course_id]].to_a) }
+        rows.select(:id, :course_id, :title, :starts_at, :minutes).map { |row| row.merge(people: by_course[row[:course_id]]) }
       end
 
       # @return [Array<Hash>] lessons of a series, `{ id:, slot:, starts_at: ms, minutes:, title:, cancelled:, held: }`, without steps

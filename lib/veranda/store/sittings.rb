@@ -33,7 +33,7 @@ module Veranda
       end
 
       # @return [Array<Hash>] classes of a lesson that have not begun, without rehearsals
-      def set_up(lesson_id) = @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'planned').all
+      def not_begun(lesson_id) = @db[:sittings].where(lesson_id: lesson_id, rehearsal: false, status: 'planned').all
 
       # @param lesson_ids [Array<String>]
       # @return [Hash{String => Hash}] the latest real class of each

@@ -19,7 +19,7 @@ RSpec.describe Veranda::Core::Calendar::InWords do
     'FREQ=MONTHLY;COUNT=5;BYMONTHDAY=-1' => 'every month on the last day at 20:30, five times from 6 November 2026',
     'FREQ=YEARLY;COUNT=3' => 'every year on 6 November at 20:30, three times from 6 November 2026',
     'FREQ=MONTHLY;COUNT=3;BYDAY=TU,WE,TH;BYSETPOS=3' => 'by the rule FREQ=MONTHLY;COUNT=3;BYDAY=TU,WE,TH;BYSETPOS=3, at 20:30, ' \
-                                                       'three times from 6 November 2026'
+                                                        'three times from 6 November 2026'
   }.each do |rule, said|
     it("says #{rule} as people do") { expect(words(rule)).to eq(said) }
   end

@@ -21,28 +21,34 @@ module Veranda
         # @param series [Series]
         # @param lessons [Array<Hash>] `{ id:, slot:, starts_at:, minutes:, title:, cancelled:, held: }`
         def initialize(series, lessons)
-          slots = series.slots.map { |slot| { of: slot.of, at: slot.starts_at, minutes: slot.minutes, title: series.title } }
-          said = slots.to_h { |slot| [slot[:of], slot] }
-          stay, rest = lessons.sort_by { |lesson| lesson[:slot][:of] }.partition { |lesson| said.key?(lesson[:slot][:of]) }
-          left = after_held(slots - stay.map { |lesson| said[lesson[:slot][:of]] }, lessons, rest)
+          @said = series.slots.to_h { |slot| [slot.of, { of: slot.of, at: slot.starts_at, minutes: slot.minutes, title: series.title }] }
+          @lessons = lessons.sort_by { |lesson| lesson[:slot][:of] }
+          stay, rest = @lessons.partition { |lesson| slot_of(lesson) }
+          left = after_held(@said.values - stay.map { |lesson| slot_of(lesson) }, rest)
           turns = rest.reject { |lesson| lesson[:held] }
-          pairs = stay.map { |lesson| [lesson, said[lesson[:slot][:of]]] } + turns.each_with_index.map { |lesson, i| [lesson, left[i]] }
           @missing = left.drop(turns.length)
-          @changes = pairs.reject { |lesson, _| lesson[:held] }.to_h { |lesson, slot| [lesson[:id], slot ? change(lesson, slot) : drop(lesson)] }
-          @changes.reject! { |_, set| set.empty? }
+          @changes = changed(stay.map { |lesson| [lesson, slot_of(lesson)] } + turns.each_with_index.map { |lesson, i| [lesson, left[i]] })
         end
 
         private
 
+        def slot_of(lesson) = @said[lesson[:slot][:of]]
+
         # Each that was held had its turn, and what is earlier than it is over.
-        def after_held(slots, lessons, rest)
-          over = lessons.select { |lesson| lesson[:held] }.map { |lesson| lesson[:starts_at] }.max
+        def after_held(slots, rest)
+          over = @lessons.select { |lesson| lesson[:held] }.map { |lesson| lesson[:starts_at] }.max
           slots.drop(rest.count { |lesson| lesson[:held] }).reject { |slot| over && slot[:at] <= over }
+        end
+
+        def changed(pairs)
+          free = pairs.reject { |lesson, _| lesson[:held] }
+          free.to_h { |lesson, slot| [lesson[:id], slot ? change(lesson, slot) : drop(lesson)] }.reject { |_, set| set.empty? }
         end
 
         def change(lesson, slot)
           before = lesson[:slot]
-          set = FIELDS.select { |says, has| lesson[has] == before[says] && slot[says] != before[says] }.to_h { |says, has| [has, slot[says]] }
+          follows = FIELDS.select { |says, has| lesson[has] == before[says] && slot[says] != before[says] }
+          set = follows.to_h { |says, has| [has, slot[says]] }
           set[:cancelled] = false if before[:dropped]
           slot == before && set.empty? ? {} : { **set, slot: slot }
         end

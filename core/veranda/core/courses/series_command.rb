@@ -35,7 +35,8 @@ module Veranda
           raise Refusal.new(:no_lesson, 'By that rule there is no lesson at all. Look at the day it begins with.') if slots.empty?
           return series if slots.length < Calendar::Series::MOST_SLOTS
 
-          raise Refusal.new(:too_many_lessons, "A series has fewer than #{Calendar::Series::MOST_SLOTS} lessons. Begin another one after it.")
+          most = Calendar::Series::MOST_SLOTS
+          raise Refusal.new(:too_many_lessons, "A series has fewer than #{most} lessons. Begin another one after it.")
         end
 
         def ends!(rule)
