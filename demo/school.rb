@@ -7,6 +7,7 @@ module Demo
   class School
     NAVIGATION = 'navigation'
     WEATHER = 'weather'
+    ZONE = 'Europe/London'
     STAFF = { 'odalys' => 'Odalys Brandt', 'tomas' => 'Tomas Ferrand', 'ruth' => 'Ruth Adeyemi-Voss' }.freeze
     STUDENTS = ['Amadou Keller', 'Bettina Osei', 'Cosmin Draghici', 'Delphine Arkwright', 'Emre Solberg', 'Farah Lindqvist',
                 'Gethin Pryce', 'Hana Morozov', 'Ines Cavallero', 'Jonas Whitlock', 'Keiko Brandão', 'Lamar Quist',
@@ -40,6 +41,8 @@ module Demo
     def begin_course(id, name, roles)
       people = roles.map { |person, role| { id: person, name: PEOPLE.fetch(person), role: role } }
       Veranda::Deciding::Perform.call(@archive.log, 'course.begin', { name: name, people: people }, stream: "course/#{id}")
+      host = Veranda::Core::Person.new(id: roles.key('instructor'), name: PEOPLE.fetch(roles.key('instructor')), role: 'instructor')
+      Veranda::Deciding::Perform.call(@archive.log, 'course.set', { zone: ZONE }, stream: "course/#{id}", by: host)
     end
 
     def account(email, password)

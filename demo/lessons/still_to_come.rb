@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Demo
-  # Evenings 4 and 5, in preparation, and the course in which Odalys is a student.
+  # Evenings 4 and 5, in preparation, open evenings that recur, and the course in which Odalys is a student.
   class StillToCome
     PASSAGE = [
       { id: 'harbours', title: 'Harbour names', minutes: 8, shortest: 5, notes: '', board: 'passage-plan',
@@ -30,9 +30,20 @@ module Demo
                               starts_at: days(14), steps: [])
       @archive.lessons.create(id: 'fronts', course_id: School::WEATHER, number: 6, title: 'Fronts on a small-boat horizon', minutes: 45,
                               starts_at: days(0) + 8100, steps: [])
+      open_evenings
     end
 
     private
+
+    # Every other week from the tenth day on, at seven by the clocks of the course.
+    def open_evenings
+      day = Veranda::Core::Calendar::Zone.of(School::ZONE).wall(@today + (10 * 86_400_000))
+      first = Time.utc(day.year, day.month, day.day, 19)
+      plan = { series: 'open-evenings', title: 'Chart table: open questions', start: Veranda::Core::Calendar::WallTime.text(first),
+               zone: School::ZONE, minutes: 60, rule: 'FREQ=WEEKLY;INTERVAL=2;COUNT=4' }
+      Veranda::Deciding::Perform.call(@archive.log, 'course.plan_series', plan, stream: "course/#{School::NAVIGATION}", by: School.person('odalys'))
+      Veranda::Preparing::LayingSeries.new(@archive, School::NAVIGATION, 'open-evenings').call
+    end
 
     def days(count) = Time.at(@today / 1000) + count * 86_400
 

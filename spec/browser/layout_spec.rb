@@ -51,6 +51,7 @@ RSpec.describe 'How pages lie', type: :journey do
 
   views = {
     'the desk' => [%w[odalys farah], ->(spec) { spec.fresh_lesson && '/' }, 'article'],
+    'the calendar' => [%w[odalys farah], ->(spec) { spec.fresh_lesson && '/calendar' }, '[aria-label="The day"] h3'],
     'a class' => [%w[odalys farah], ->(spec) { "/classes/#{spec.crowded[:sitting]}" }, '[data-testid=paper]'],
     'a lesson' => [%w[odalys farah], ->(spec) { "/lessons/#{spec.crowded[:lesson]}" }, '[data-testid=paper]'],
     'the doors' => [%w[odalys farah], ->(spec) { "/lessons/#{spec.fresh_lesson[:lesson]}/class" }, 'h2'],

@@ -89,4 +89,23 @@ RSpec.describe 'The calendar over HTTP' do
     expect([ahead.call('farah').code, ahead.call('tomas', rule: 'FREQ=NEVER').code, ahead.call('tomas', zone: 'Mars/North').code])
       .to eq(%w[staff_only bad_rule no_such_zone])
   end
+
+  it 'plans and changes series, whose lessons are there by the time that it answers' do
+    part = { title: 'Signals', start: "#{year}-03-07T18:00", zone: 'Etc/UTC', minutes: 60, rule: 'FREQ=WEEKLY;COUNT=3' }
+    plan = ->(who, **more) { visitor(who).post("/api/courses/#{course}/series", { **part, **more }) }
+    expect([plan.call('farah').code, plan.call('ruth').code, plan.call('odalys', rule: 'FREQ=WEEKLY').code]).to eq(%w[staff_only staff_only no_end])
+    made = plan.call('tomas')
+    expect(made.status).to eq(201)
+    at = "/api/courses/#{course}/series/#{made.body['id']}"
+    days = -> { calendar('farah', evening - hour, evening + (60 * 24 * hour)).body['lessons'].reject { |one| one['cancelled'] }.map { |one| one['said'][5..] } }
+    expect(days.call).to eq(%w[03-07T18:00 03-14T18:00 03-21T18:00])
+    # A series that is changed clashes with nothing of its own.
+    ahead = part.except(:title).merge(series: made.body['id'])
+    expect(visitor('odalys').post("/api/courses/#{course}/series/ahead", ahead).body['clashing']).to eq([])
+    changed = visitor('odalys').patch(at, { from: "#{year}-03-14T18:00", set: { start: "#{year}-03-15T10:00", rule: 'FREQ=WEEKLY;COUNT=2' } })
+    expect(changed.body['parts'].map { |one| one['from'] }).to eq([nil, "#{year}-03-14T18:00"])
+    expect(days.call).to eq(%w[03-07T18:00 03-15T10:00 03-22T10:00])
+    expect([visitor('farah').get(at).code, visitor('odalys').get("#{at}x").code]).to eq(%w[staff_only no_such_series])
+    expect(visitor('farah').patch(at, { set: { minutes: 5 } }).code).to eq('staff_only')
+  end
 end

@@ -20,6 +20,7 @@ if (location.pathname.startsWith('/classes/')) void import('./screens/ClassScree
 
 const Recordings = lazy(() => import('./screens/Recordings'));
 const Player = lazy(() => import('./screens/Player'));
+const Calendar = lazy(() => import('./screens/Calendar'));
 const Course = lazy(() => import('./screens/Course'));
 const Shelf = lazy(() => import('./screens/Shelf'));
 const Boards = lazy(() => import('./screens/Boards'));
@@ -58,6 +59,7 @@ function SignedIn() {
       <Route path="/lessons/:id" element={<Lesson />} />
       <Route path="/lessons/:id/questions" element={<LessonQuestions />} />
       <Route path="/lessons/:id/class" element={<ClassOfLesson />} />
+      <Route path="/calendar" element={<Calendar />} />
       <Route path="/courses" element={<Course />} />
       <Route path="/courses/:id" element={<Course />} />
       <Route path="/shelf" element={<Shelf />} />

@@ -86,8 +86,19 @@ module Veranda
         Preparing::ClashesNear.new(@archive, course, by: by, lesson: lesson).call(from, minutes, now: now)
       end
 
+      # Every lesson of a series is made.
+      def lay_series(course:, series:) = Preparing::LayingSeries.new(@archive, course, series).call && nil
+
+      # @return [Hash] a series with what it says, see `SeriesFacts` in {Shapes::Answers}
+      def series_facts(series:)
+        parts = series[:parts].map { |part| { **part, words: Core::Calendar::InWords.new(part).to_s } }
+        { **series, parts: parts, slots: Core::Calendar::Series.from(series).slots.map(&:of) }
+      end
+
       # @return [Hash] what a series would come to, see {Preparing::SeriesAhead}
-      def series_ahead(course:, by:, part:, now:) = Preparing::SeriesAhead.new(@archive, course, by: by).call(part, now: now)
+      def series_ahead(course:, by:, series:, part:, now:)
+        Preparing::SeriesAhead.new(@archive, course, by: by, series: series).call(part, now: now)
+      end
 
       # @return [Array<Hash>] who may do what in a place, see {Core::Rights::Survey}
       # @raise [Core::Refusal] `no_such_place`

@@ -8,8 +8,8 @@ module Veranda
 
       get '/api/courses' do
         roles = archive.people.courses(someone![:id])
-        names = archive.courses(roles.keys)
-        json(roles.map { |id, role| { id: id, name: names[id], role: role } }.sort_by { |course| course[:name] })
+        courses = archive.courses_by_id(roles.keys)
+        json(roles.map { |id, role| { **courses[id].slice(:id, :name, :zone), role: role } }.sort_by { |course| course[:name] })
       end
 
       # What a course keeps of its classes, and for how long.

@@ -31,7 +31,7 @@ module Veranda
         raise Core::Refusal.new(:staff_only, 'Only instructors and assistants add lessons.') unless Core::Person::STAFF.include?(role)
 
         id = archive.lessons.create(course_id: facts[:course], title: Core::Title.clean(facts[:title]),
-                                    starts_at: Time.at(facts[:starts_at] / 1000), minutes: 90)
+                                    starts_at: Time.at(facts[:starts_at] / 1000), minutes: facts[:minutes] || 90)
         status 201
         json(id: id)
       end
@@ -99,6 +99,7 @@ module Veranda
         required(:course).value(Core::Types::ID)
         required(:title).filled(:string, max_size?: 120)
         required(:starts_at).value(:integer, :moment?)
+        optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
       end
 
       private

@@ -20,7 +20,7 @@ module Veranda
                  link_unknown: 404, no_such_lesson: 404, no_such_class: 404, no_such_place: 404, no_such_activity: 404, no_such_room: 404,
                  no_such_board: 404, no_such_recording: 404, no_such_material: 404, no_such_slide: 404, no_such_upload: 404,
                  no_such_link: 404, no_such_track: 404, no_such_export: 404, no_such_poll: 404, no_such_question: 404, no_such_round: 404,
-                 no_such_code: 404,
+                 no_such_code: 404, no_such_series: 404,
                  wrong_offset: 409, outdated: 409, too_fast: 429, away: 503, no_room: 507 }.freeze
 
       # What is shown of what people made can do nothing in a page of ours.

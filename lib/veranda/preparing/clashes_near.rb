@@ -12,7 +12,9 @@ module Veranda
       # @param course [String] id
       # @param by [String] id of whoever asks
       # @param lesson [String, nil] id of the one that is moved, which clashes with nothing of its own
-      def initialize(archive, course, by:, lesson: nil)
+      # @param series [String, nil] id of the one that is changed, as a whole
+      def initialize(archive, course, by:, lesson: nil, series: nil)
+        @series = series
         @archive = archive
         @course = course
         @by = by
@@ -53,7 +55,8 @@ module Veranda
 
       def busy(from, to)
         rows = @archive.lessons.with_people(roster.map { |person| person[:id] }, Time.at(from/1000r), Time.at(to/1000r))
-        @rows = rows.reject { |row| row[:id] == @lesson }.to_h { |row| [row[:id], row] }
+        rows = rows.reject { |row| row[:id] == @lesson || (@series && row.values_at(:course_id, :series) == [@course, @series]) }
+        @rows = rows.to_h { |row| [row[:id], row] }
         @rows.values.map do |row|
           starts_at = (row[:starts_at].to_r * 1000).round
           { id: row[:id], from: starts_at, to: starts_at + (row[:minutes] * 60_000), people: row[:people] }

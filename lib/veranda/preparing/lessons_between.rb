@@ -29,17 +29,25 @@ module Veranda
 
       private
 
+      OWN = %i[id title number minutes course_id series cancelled held version].freeze
+      private_constant :OWN
+
       def cards(rows, roles)
-        courses = @archive.courses_by_id(roles.keys)
-        hosts = @archive.people.hosts(roles.keys)
+        courses = of_courses(roles)
         classes = @archive.sittings.latest(rows.map { |row| row[:id] })
-        sizes = @archive.lessons.counts(roles.keys)
         rows.map do |row|
-          course = courses.fetch(row[:course_id])
-          row.slice(:id, :title, :number, :minutes, :course_id, :series, :cancelled, :held, :version).merge(
-            starts_at: (row[:starts_at].to_r * 1000).round, of: sizes.fetch(row[:course_id], 0), course: course[:name], zone: course[:zone],
-            role: roles[row[:course_id]], host: hosts[row[:course_id]], open: classes[row[:id]]&.fetch(:status) == 'open'
+          row.slice(*OWN).merge(courses.fetch(row[:course_id])).merge(
+            starts_at: (row[:starts_at].to_r * 1000).round, said: row[:slot]&.fetch('of'), open: classes[row[:id]]&.fetch(:status) == 'open'
           )
+        end
+      end
+
+      # What is the same for all lessons of a course.
+      def of_courses(roles)
+        hosts = @archive.people.hosts(roles.keys)
+        sizes = @archive.lessons.counts(roles.keys)
+        @archive.courses_by_id(roles.keys).to_h do |id, course|
+          [id, { course: course[:name], zone: course[:zone], role: roles[id], host: hosts[id], of: sizes.fetch(id, 0) }]
         end
       end
     end

@@ -11,10 +11,9 @@ module Veranda
       # @param archive [Store::Archive]
       # @param course [String] id
       # @param by [String] id of whoever asks
-      def initialize(archive, course, by:)
-        @archive = archive
-        @course = course
-        @by = by
+      # @param series [String, nil] id of the one that is changed
+      def initialize(archive, course, by:, series: nil)
+        @near = ClashesNear.new(archive, course, by: by, series: series)
       end
 
       # @param part [Hash] of a {Core::Calendar::Series}
@@ -33,9 +32,8 @@ module Veranda
       private
 
       def clashing(slots)
-        near = ClashesNear.new(@archive, @course, by: @by)
         slots.filter_map do |slot|
-          found = near.at(slot.starts_at, slot.minutes)
+          found = @near.at(slot.starts_at, slot.minutes)
           { of: slot.of, **found } if found[:count].positive?
         end
       end

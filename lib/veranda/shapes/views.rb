@@ -20,6 +20,7 @@ module Veranda
       COURSE_ROLE = one_of(Core::Courses::People::ROLES)
       POLICIES = { private_in_transcripts: BOOLEAN, keep_recordings: maybe(INTEGER), add_missed: BOOLEAN, language: STRING,
                    zone: STRING }.freeze
+      PART = { start: STRING, zone: STRING, minutes: INTEGER, rule: STRING, except: list(STRING), from: maybe(STRING) }.freeze
       # Which lesson of a series one is, if of any.
       SLOT = { series: maybe(STRING),
                slot: maybe(object({ of: STRING, at: MOMENT, minutes: INTEGER, title: STRING }, may: { dropped: BOOLEAN })) }.freeze
@@ -158,7 +159,7 @@ module Veranda
                            steps: list(shape(:Step)), record_from: maybe(STRING), cancelled: BOOLEAN, held: BOOLEAN,
                            **SLOT, **DOORS },
                          about: 'What is to be done in a lesson, and when, as those who teach it know it.'),
-        SeriesPart: object({ start: STRING, zone: STRING, minutes: INTEGER, rule: STRING, except: list(STRING), from: maybe(STRING) },
+        SeriesPart: object(PART,
                            about: 'By which rule (RFC 5545) lessons recur; times as the clock on the wall of the zone shows them.'),
         Series: object({ id: STRING, title: STRING, sheet: maybe(STRING), parts: list(shape(:SeriesPart)) },
                        about: 'Lessons that recur; each part speaks from its `from` on, the first from the beginning.'),

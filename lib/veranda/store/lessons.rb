@@ -39,7 +39,7 @@ module Veranda
       # @return [Array<Hash>] lessons of some courses that begin in between, in order, without steps
       def between(course_ids, from, to, limit:)
         rows = @db[:lessons].where(course_id: course_ids, starts_at: from...to).order(:starts_at, :id).limit(limit)
-        rows.select(:id, :course_id, :title, :number, :minutes, :starts_at, :series, :cancelled, :held, :version).all
+        rows.select(:id, :course_id, :title, :number, :minutes, :starts_at, :series, :slot, :cancelled, :held, :version).all
       end
 
       # @return [Hash{String => Integer}] how many lessons each course has that are not called off
@@ -52,7 +52,7 @@ module Veranda
       def with_people(people, from, to)
         by_course = @db[:memberships].where(person_id: people).select_hash_groups(:course_id, :person_id)
         rows = @db[:lessons].where(course_id: by_course.keys, starts_at: from..to, cancelled: false)
-        rows.select(:id, :course_id, :title, :starts_at, :minutes).map { |row| row.merge(people: by_course[row[:course_id]]) }
+        rows.select(:id, :course_id, :title, :starts_at, :minutes, :series).map { |row| row.merge(people: by_course[row[:course_id]]) }
       end
 
       # @return [Array<Hash>] lessons of a series, `{ id:, slot:, starts_at: ms, minutes:, title:, cancelled:, held: }`, without steps

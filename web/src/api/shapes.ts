@@ -1464,6 +1464,7 @@ export interface Shapes {
   CalendarLesson: CalendarLesson;
   Clash: Clash;
   Clashes: Clashes;
+  SeriesFacts: SeriesFacts;
   SeriesAhead: SeriesAhead;
   DeskFacts: DeskFacts;
   DeskLesson: DeskLesson;
@@ -3439,6 +3440,7 @@ export interface GuestFacts {
 export interface Course {
   id: string;
   name: string;
+  zone: string;
   role: string;
 }
 /**
@@ -3468,7 +3470,7 @@ export interface CalendarFacts {
   more: boolean;
 }
 /**
- * A lesson in the calendar: the `number`th `of` those of its course.
+ * A lesson in the calendar: the `number`th `of` those of its course; `said` is which of its series.
  */
 export interface CalendarLesson {
   id: string;
@@ -3487,6 +3489,7 @@ export interface CalendarLesson {
   held: boolean;
   open: boolean;
   version: number;
+  said: string | null;
 }
 /**
  * Somebody who is in another lesson then; which one, where one may know.
@@ -3509,6 +3512,24 @@ export interface Clashes {
   clashes: Clash[];
   count: number;
   free: number | null;
+}
+/**
+ * A series, each part with how people say it, and when its lessons are by the clock on the wall.
+ */
+export interface SeriesFacts {
+  id: string;
+  title: string;
+  sheet: string | null;
+  parts: {
+    start: string;
+    zone: string;
+    minutes: number;
+    rule: string;
+    except: string[];
+    from: string | null;
+    words: string;
+  }[];
+  slots: string[];
 }
 /**
  * What a series would come to, with the days that are left out.

@@ -16,10 +16,12 @@ import { Slats } from './Slats';
 
 const PLACES = [
   ['Desk', '/'],
+  ['Calendar', '/calendar'],
   ['Recordings', '/recordings'],
 ] as const;
 const TEACHING = [
   ['Desk', '/'],
+  ['Calendar', '/calendar'],
   ['Courses', '/courses'],
   ['Shelf', '/shelf'],
   ['Boards', '/boards'],
@@ -56,7 +58,8 @@ export function Shell({ children, action }: { children: ReactNode; action?: Reac
             aria-label="Places"
             sx={{
               display: 'flex',
-              gap: { xs: 1.25, md: 2.75 },
+              justifyContent: { xs: 'space-between', sm: 'flex-start' },
+              gap: { xs: 0.5, sm: 1.25, md: 2.75 },
               flex: { xs: '0 0 100%', md: 1 },
               order: { xs: 1, md: 0 },
             }}
@@ -69,6 +72,7 @@ export function Shell({ children, action }: { children: ReactNode; action?: Reac
                 end={to === '/'}
                 sx={{
                   fontWeight: 650,
+                  fontSize: { xs: 15, sm: 16 },
                   color: 'text.secondary',
                   textDecoration: 'none',
                   py: 0.5,

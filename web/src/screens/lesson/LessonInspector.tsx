@@ -3,6 +3,7 @@ import type { LessonFacts, Step } from '../../api/shapes';
 import { Words } from '../../parts/words/Words';
 import { AtItsDoors } from './AtItsDoors';
 import { BoardSettings } from './BoardSettings';
+import { LessonDay } from './LessonDay';
 import { LessonBoards } from './LessonBoards';
 import { edits } from './planEdits';
 import { StepInspector } from './StepInspector';
@@ -74,13 +75,7 @@ export function LessonInspector({ lesson, step, board, page, editing, onMarks, o
           seen={seen}
           onSave={(title, from) => title.trim() && edit(edits.set({ title: title.trim() }), from)}
         />
-        <Words
-          label="Length of the class, minutes"
-          numeric
-          value={String(lesson.minutes)}
-          seen={seen}
-          onSave={(text, from) => edit(edits.set({ minutes: Math.min(Math.max(Number(text), 5), 600) }), from)}
-        />
+        <LessonDay lesson={lesson} seen={seen} onDone={editing.look} />
         <AtItsDoors lesson={lesson} seen={seen} onChange={(changes, from) => edit(edits.set(changes), from)} />
       </Box>
     </Box>

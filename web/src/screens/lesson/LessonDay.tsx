@@ -1,0 +1,45 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { LessonFacts } from '../../api/shapes';
+import { clockTime, day } from '../../parts/words/times';
+import { cityOf, differ, ownZone, wallIn } from '../../parts/words/zones';
+import { MoveLesson } from '../calendar/MoveLesson';
+
+/** When a lesson is and how long; it can be put elsewhere until it is held. */
+export function LessonDay({ lesson, seen, onDone }: { lesson: LessonFacts; seen: number; onDone: () => void }) {
+  const [moving, setMoving] = useState(false);
+  const { starts_at, minutes, zone } = lesson;
+  const ends = starts_at + minutes * 60_000;
+  if (moving)
+    return (
+      <MoveLesson
+        lesson={{ ...lesson, version: seen }}
+        onClose={() => setMoving(false)}
+        onDone={() => {
+          setMoving(false);
+          onDone();
+        }}
+      />
+    );
+  return (
+    <Box>
+      <Box sx={{ fontWeight: 650, textDecoration: lesson.cancelled ? 'line-through' : undefined }}>
+        <Link to={`/calendar?day=${wallIn(ownZone(), starts_at).slice(0, 10)}`}>{day(starts_at)}</Link>,{' '}
+        {clockTime(starts_at)} – {clockTime(ends)}
+      </Box>
+      <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
+        {minutes} minutes
+        {differ(ownZone(), zone, starts_at) && ` · ${wallIn(zone, starts_at).slice(11)} in ${cityOf(zone)}`}
+        {lesson.held && ' · held, and keeps its day'}
+        {lesson.cancelled && ' · does not take place'}
+      </Box>
+      {!lesson.held && (
+        <Button sx={{ mt: 1 }} onClick={() => setMoving(true)}>
+          Move it
+        </Button>
+      )}
+    </Box>
+  );
+}
