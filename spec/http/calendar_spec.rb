@@ -108,4 +108,18 @@ RSpec.describe 'The calendar over HTTP' do
     expect([visitor('farah').get(at).code, visitor('odalys').get("#{at}x").code]).to eq(%w[staff_only no_such_series])
     expect(visitor('farah').patch(at, { set: { minutes: 5 } }).code).to eq('staff_only')
   end
+
+  it 'lets nobody into a lesson that was called off, tells those who wait already, and opens no doors to it' do
+    id = add(course, evening)
+    sitting = visitor('odalys').post("/api/lessons/#{id}/class").body['sitting']
+    farah = Wire.join(Server.shared, 'farah', { sitting: sitting })
+    visitor('odalys').patch("/api/lessons/#{id}", { version: 1, cancelled: true })
+    farah.wait { |message| message['kind'] == 'welcomed' && message['body']['cancelled'] }
+    expect(visitor('jonas').post("/api/lessons/#{id}/class").code).to eq('called_off')
+    odalys = Wire.join(Server.shared, 'odalys', { sitting: sitting })
+    expect(odalys.do('class.open', "sitting/#{sitting}")).to include('code' => 'called_off')
+    visitor('tomas').patch("/api/lessons/#{id}", { version: 2, cancelled: false })
+    farah.wait { |message| message['kind'] == 'welcomed' && !message['body']['cancelled'] }
+    expect(odalys.do('class.open', "sitting/#{sitting}")['t']).to eq('done')
+  end
 end

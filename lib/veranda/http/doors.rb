@@ -25,6 +25,8 @@ module Veranda
       post '/api/lessons/:id/class' do |id|
         lesson = archive.lessons.fetch(id)
         person = in_lesson!(lesson)
+        raise Core::Refusal.new(:called_off, 'This lesson was called off, and has no class.') if lesson[:cancelled] && !person.staff?
+
         json(sitting: Preparing::Classes.new(archive).ready(lesson, again: person.staff? && input['again'] == true))
       end
 

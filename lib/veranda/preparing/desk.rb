@@ -62,7 +62,7 @@ module Veranda
       end
 
       def card(lesson, row)
-        lesson.slice(:id, :title, :number, :minutes, :course_id).merge(
+        lesson.slice(:id, :title, :number, :minutes, :course_id, :cancelled).merge(
           role: @roles[lesson[:course_id]], starts_at: starts_at(lesson), course: @courses[lesson[:course_id]],
           host: @hosts[lesson[:course_id]], class: row && class_facts(row)
         )
@@ -79,7 +79,7 @@ module Veranda
       # What is over, or far ahead, needs no mending yet.
       def preparation(lesson, boards)
         record_from = lesson[:steps].find { |step| step[:id] == lesson[:record_from] }
-        looked = !over?(lesson) && starts_at(lesson) < @now + SOON
+        looked = !over?(lesson) && !lesson[:cancelled] && starts_at(lesson) < @now + SOON
         @preparation ||= Preparation.new(@archive)
         { steps: lesson[:steps].map { |step| step.slice(:title, :minutes) }, boards: boards.fetch(lesson[:id], 0),
           record_from: record_from && record_from[:title], to_mend: looked ? @preparation.findings(lesson, now: @now) : [] }

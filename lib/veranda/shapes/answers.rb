@@ -59,7 +59,7 @@ module Veranda
                               clashing: list(object({ of: STRING, count: INTEGER, clashes: list(shape(:Clash)) })) },
                             about: 'What a series would come to, with the days that are left out.'),
         DeskFacts: object({ now: MOMENT, lessons: list(shape(:DeskLesson)), waiting: shape(:DeskWaiting) }),
-        DeskLesson: object({ **LESSON, course_id: STRING, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
+        DeskLesson: object({ **LESSON, cancelled: BOOLEAN, course_id: STRING, host: maybe(STRING), class: maybe(shape(:DeskClass)) },
                            may: { steps: list(object({ title: STRING, minutes: INTEGER })), boards: INTEGER, record_from: maybe(STRING),
                                   to_mend: list(shape(:Finding)) }),
         DeskClass: object({ id: STRING, status: one_of('planned', 'open', 'ended'), here: INTEGER, shared: BOOLEAN,

@@ -27,7 +27,7 @@ module Veranda
       SIGNAL = one_of(Core::Sittings::Signals::KINDS)
       FLOOR = object({ person: STRING, with: list(STRING), since: MOMENT, until: maybe(MOMENT) })
       WELCOME = object({ title: STRING, course: STRING, starts_at: MOMENT, minutes: INTEGER, rehearsal: BOOLEAN },
-                       may: { words: STRING, ink: one_of(Core::Boards::Inks::NAMES),
+                       may: { cancelled: BOOLEAN, words: STRING, ink: one_of(Core::Boards::Inks::NAMES),
                               picture: object({ material: STRING, version: INTEGER }) })
 
       # An activity as it was dealt, and what a room has in it while it is open.

@@ -179,6 +179,7 @@ module Veranda
                   starts_at: (lesson[:starts_at].to_f * 1000).round, minutes: lesson[:minutes],
                   steps: steps(lesson, boards), boards: boards,
                   record_from: lesson[:record_from], rehearsal: sitting[:rehearsal], **welcome(lesson) }
+        facts[:cancelled] = true if lesson[:cancelled] && !sitting[:rehearsal]
         JSON.parse(JSON.generate(facts))
       end
 

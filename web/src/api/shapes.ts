@@ -2418,6 +2418,7 @@ export interface PlaceView {
     starts_at: number;
     minutes: number;
     rehearsal: boolean;
+    cancelled?: boolean;
     words?: string;
     ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
     picture?: {
@@ -3017,6 +3018,7 @@ export interface WelcomedBody {
   starts_at: number;
   minutes: number;
   rehearsal: boolean;
+  cancelled?: boolean;
   words?: string;
   ink?: 'slate' | 'brick' | 'moss' | 'lake' | 'plum' | 'umber';
   picture?: {
@@ -3562,6 +3564,7 @@ export interface DeskLesson {
   role: string;
   starts_at: number;
   course: string;
+  cancelled: boolean;
   course_id: string;
   host: string | null;
   class: DeskClass | null;

@@ -19,10 +19,10 @@ export default function Desk() {
   if (!desk.data) return <Waiting says={desk.error?.message ?? 'Laying out the desk'} />;
   const { lessons, waiting } = desk.data;
   const today = lessons.filter((lesson) => ofToday(lesson, now));
-  const next = today.find(({ starts_at, minutes, class: held }) =>
-    held?.status === 'open' ? true : held?.status !== 'ended' && starts_at + minutes * 60_000 > now,
+  const next = today.find(({ starts_at, minutes, cancelled, class: held }) =>
+    cancelled ? false : held?.status === 'open' ? true : held?.status !== 'ended' && starts_at + minutes * 60_000 > now,
   );
-  const coming = lessons.filter((lesson) => lesson.starts_at > now && !today.includes(lesson));
+  const coming = lessons.filter((lesson) => lesson.starts_at > now && !lesson.cancelled && !today.includes(lesson));
   const held = lessons.filter((lesson) => lesson.class?.recorded && (lesson.to_mend || lesson.class.shared)).at(-1);
 
   return (
@@ -113,8 +113,9 @@ function ofToday({ starts_at, minutes, class: held }: DeskLesson, now: number): 
 }
 
 function summary(today: DeskLesson[], next: DeskLesson | undefined, now: number): string {
-  if (today.length === 0) return 'No class today.';
-  const held = count(today.length, 'class', 'classes');
+  const taking = today.filter(({ cancelled }) => !cancelled);
+  if (taking.length === 0) return 'No class today.';
+  const held = count(taking.length, 'class', 'classes');
   if (!next) return `${held} today, all held.`;
   if (next.class?.status === 'open') return `${held} today. One is under way.`;
   return `${held} today. The next begins ${until(next.starts_at - now)}.`;

@@ -45,6 +45,8 @@ module Veranda
           required(:course).filled(:string)
           required(:starts_at).value(:integer)
           required(:minutes).value(:integer, gt?: 0)
+          # The lesson was called off.
+          optional(:cancelled).value(:bool)
           optional(:words).value(:string)
           optional(:ink).value(:string, included_in?: Boards::Inks::NAMES)
           optional(:picture).hash do
@@ -63,7 +65,7 @@ module Veranda
 
         PUBLIC_STEP = %i[id title minutes leads].freeze
         PUBLIC_BOARD = %i[id name first_page].freeze
-        WELCOME = %i[title course starts_at minutes rehearsal words ink picture].freeze
+        WELCOME = %i[title course starts_at minutes rehearsal cancelled words ink picture].freeze
 
         # @param boards [Array<Hash>]
         # @return [Array<Hash>] what everyone may know of them

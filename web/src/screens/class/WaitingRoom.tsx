@@ -112,12 +112,14 @@ export function WaitingRoom({ doors, lesson, stage }: Props) {
           </Box>
         )}
         <Box sx={{ mt: 1.5 }}>
-          {doors.begun
-            ? `The class is going on. ${hosts.length > 0 ? hosts.map(({ name }) => name).join(' or ') : 'The instructor'} lets you in.`
-            : hosts.length > 0
-              ? `The doors open soon. ${hosts.map(({ name }) => name).join(' and ')} ${hosts.length > 1 ? 'are' : 'is'} here.`
-              : 'The doors open soon. The instructor is not here yet.'}{' '}
-          You need do nothing but wait.
+          {welcome.cancelled
+            ? 'This lesson was called off. It does not take place.'
+            : doors.begun
+              ? `The class is going on. ${hosts.length > 0 ? hosts.map(({ name }) => name).join(' or ') : 'The instructor'} lets you in.`
+              : hosts.length > 0
+                ? `The doors open soon. ${hosts.map(({ name }) => name).join(' and ')} ${hosts.length > 1 ? 'are' : 'is'} here.`
+                : 'The doors open soon. The instructor is not here yet.'}{' '}
+          {!welcome.cancelled && 'You need do nothing but wait.'}
         </Box>
         {stage && (
           <Box sx={{ mt: 2 }}>

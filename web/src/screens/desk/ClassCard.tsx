@@ -29,7 +29,15 @@ export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolea
           {staff ? <Link to={`/courses/${lesson.course_id}`}>{lesson.course}</Link> : lesson.course}
           {staff ? `, evening ${lesson.number}` : ' · you are a student'}
         </Box>
-        <Box component="h3" sx={{ m: 0, typography: 'h1', fontSize: first ? 21 : 18 }}>
+        <Box
+          component="h3"
+          sx={{
+            m: 0,
+            typography: 'h1',
+            fontSize: first ? 21 : 18,
+            textDecoration: lesson.cancelled ? 'line-through' : undefined,
+          }}
+        >
           {lesson.title}
         </Box>
         {staff && lesson.steps!.length > 0 && <Minutes lesson={lesson} />}
@@ -54,6 +62,7 @@ export function ClassCard({ lesson, first }: { lesson: DeskLesson; first: boolea
 function Go({ lesson, first }: { lesson: DeskLesson; first: boolean }) {
   const staff = lesson.to_mend !== undefined;
   const status = lesson.class?.status;
+  if (lesson.cancelled) return <Button disabled>Called off</Button>;
   if (status === 'ended') {
     const watchable = lesson.class!.recorded && (staff || lesson.class!.shared);
     return watchable ? (

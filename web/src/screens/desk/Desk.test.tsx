@@ -13,6 +13,7 @@ const lesson = (id: string, starts_at: number, more: Partial<DeskLesson> = {}): 
   number: 2,
   minutes: 60,
   role: 'instructor',
+  cancelled: false,
   starts_at,
   course: 'Coastal Navigation',
   course_id: 'navigation',
@@ -82,6 +83,13 @@ describe('the desk', () => {
     vi.setSystemTime(at(23, 50));
     await desk(lesson('d', at(24, 10)), lesson('e', at(27)));
     expect(await screen.findByText('1 class today. The next begins in 20 minutes.')).toBeTruthy();
+  });
+
+  it('counts no class that was called off, and says of it that it was', async () => {
+    await desk(lesson('a', at(18), { cancelled: true }), lesson('b', at(19)));
+    expect(screen.getByText('1 class today. The next begins in 2 hours.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Called off' })).toBeTruthy();
+    expect(screen.getAllByRole('link', { name: 'Go to the doors' }).length).toBe(1);
   });
 
   it('has now below a class that has begun, and knows one that runs over', async () => {

@@ -15,7 +15,7 @@ export function Week({ lessons, now }: { lessons: DeskLesson[]; now: number }) {
       }}
     >
       {Array.from({ length: 7 }, (_, i) => now + i * DAY).map((at, i) => {
-        const own = lessons.filter((lesson) => sameDay(lesson.starts_at, at));
+        const own = lessons.filter(({ starts_at, cancelled }) => !cancelled && sameDay(starts_at, at));
         return (
           <Box
             key={at}
