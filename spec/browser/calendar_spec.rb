@@ -88,4 +88,32 @@ RSpec.describe 'The calendar', type: :journey do
     expect(odalys).to have_text('does not take place').and have_button('It takes place after all')
     expect(day(odalys, 14)).to have_no_text('to teach')
   end
+
+  it 'gives an address to other calendars, shown once and taken back' do
+    go(farah, 'farah', "#{month}-07")
+    farah.click_button('Your lessons in other calendars: Agenda file')
+    farah.find('li', text: 'An address that calendars read themselves').click
+    expect(farah).to have_css('h2', text: 'An address for other calendars').and have_no_css('ul[aria-label="Addresses that are good"] li')
+    farah.click_button('Make an address')
+    address = farah.find('[role=status]', text: '/api/agenda/').text[/\S+\.ics/]
+    expect(VisitorClient.new(server).get(address.delete_prefix(server.address)).body).to start_with('BEGIN:VCALENDAR')
+    expect_accessible(farah)
+    farah.click_button('Take it back')
+    expect(farah).to have_no_text('/api/agenda/').and have_button('Make an address')
+    expect(VisitorClient.new(server).get(address.delete_prefix(server.address)).code).to eq('link_revoked')
+  end
+
+  it 'tells whoever looks from elsewhere what the clocks of the course show, and plans by them' do
+    go(odalys, 'odalys', "#{month}-07")
+    odalys.driver.browser.execute_cdp('Emulation.setTimezoneOverride', timezoneId: 'America/New_York')
+    id = ARCHIVE.lessons.create(course_id: 'navigation', title: 'Far away', starts_at: Time.utc(2032, 5, 12, 0, 30), minutes: 60)
+    odalys.visit("#{server.address}/calendar?day=#{month}-11")
+    expect(odalys).to have_css('article', text: '20:30 – 21:30').and have_css('article', text: '01:30 in London')
+    expect(odalys).to have_text('times as in New York, not as in London')
+    odalys.visit("#{server.address}/lessons/#{id}")
+    expect(odalys).to have_text('01:30 in London')
+  ensure
+    # Other examples use the same browser.
+    odalys.driver.browser.execute_cdp('Emulation.setTimezoneOverride', timezoneId: '')
+  end
 end

@@ -90,8 +90,11 @@ RSpec.describe 'A log of an earlier version' do
     stream, step = "plan/#{lesson[:id]}", lesson[:steps].first['id']
     by = Core::Person.new(id: 'odalys', name: 'Odalys', role: 'instructor')
     Veranda::Deciding::Perform.call(archive.log, 'plan.set_step', { step: step, seen: 1, set: { notes: 'Written since' } }, stream: stream, by: by)
-    expect(archive.lessons.fetch(lesson[:id])).to include(title: lesson[:title], version: 2, steps: include(include(id: step, notes: 'Written since')))
+    expect(archive.lessons.fetch(lesson[:id])).to include(title: lesson[:title], version: lesson[:version] + 1, steps: include(include(id: step, notes: 'Written since')))
     expect(archive.db.table_exists?(:lesson_versions)).to be(false)
+    # Those whose classes were held know it.
+    held = archive.db[:sittings].where(rehearsal: false).exclude(status: 'planned').select_map(:lesson_id).uniq
+    expect(rows.select { |row| row[:held] }.map { |row| row[:id] }).to match_array(held)
   end
 
   it 'numbers every stream without gaps and knows its commands again' do

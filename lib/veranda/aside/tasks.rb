@@ -81,6 +81,15 @@ module Veranda
       # @return [Hash] the lessons of somebody's courses, see {Preparing::LessonsBetween}
       def calendar(person:, from:, to:) = Preparing::LessonsBetween.new(@archive, person).call(from, to)
 
+      # @param only [Hash] `course_id:` or `id:` of what is asked for
+      # @return [String] lessons as other calendars read them, see {Preparing::Agenda}
+      def agenda(person:, address:, name:, now:, only: {})
+        days = ->(count) { now + (count * 86_400_000) }
+        found = Preparing::LessonsBetween.new(@archive, person).call(days[-Preparing::Agenda::BACK], days[Preparing::Agenda::AHEAD])
+        lessons = found[:lessons].select { |lesson| only.all? { |field, value| lesson[field] == value } }
+        Preparing::Agenda.new(lessons, address: address, name: name).to_s(now: now)
+      end
+
       # @return [Hash] who would be elsewhere, see {Preparing::ClashesNear}
       def clashes(course:, by:, lesson:, from:, minutes:, now:)
         Preparing::ClashesNear.new(@archive, course, by: by, lesson: lesson).call(from, minutes, now: now)

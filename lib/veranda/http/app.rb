@@ -44,7 +44,8 @@ module Veranda
       end
 
       def resources(archive, hub, aside)
-        [Sessions, Desk, Calendar, Courses, Doors, Telephone, Conducting, Rooms, Polls, Questions, Lessons, Boards, Materials, Uploads,
+        [Sessions, Desk, Calendar, Agendas, Courses, Doors, Telephone, Conducting, Rooms, Polls, Questions, Lessons, Boards, Materials,
+         Uploads,
          Recordings, RecordingEdits, RecordingLinks, RecordingWatching, RecordingExports, RecordingNotes].map do |resource|
           resource.new(archive: archive, hub: hub, aside: aside)
         end

@@ -46,6 +46,26 @@ module Veranda
       # @return [Array<Hash>] links to a recording that were not taken back
       def of_recording(sitting_id) = @db[:links].where(kind: 'recording', sitting_id: sitting_id, revoked_at: nil).order(:made_at).all
 
+      # Addresses by which other calendars read somebody's lessons, at most.
+      MOST_AGENDAS = 10
+
+      # @return [Array<Hash>] those that were not taken back: `{ id:, made_at: }`
+      def agendas(person_id)
+        @db[:links].where(kind: 'agenda', person_id: person_id, revoked_at: nil).order(:made_at).select(:id, :made_at).all
+      end
+
+      # @return [Hash] as {#make}
+      # @raise [Core::Refusal] `too_many_links`
+      def make_agenda(person_id)
+        Turn.of(@db, 'agendas', person_id) do
+          if agendas(person_id).length >= MOST_AGENDAS
+            raise Core::Refusal.new(:too_many_links, 'Take back one of the addresses that you have before you make another.')
+          end
+
+          make('agenda', person_id: person_id)
+        end
+      end
+
       # @return [Array<Hash>] links into a lesson's classes that are still good: `{ id:, made_at:, expires_at: }`
       def of_lesson(lesson_id)
         @db[:links].where(kind: 'class', lesson_id: lesson_id, revoked_at: nil).where { (expires_at =~ nil) | (expires_at > Sequel::CURRENT_TIMESTAMP) }

@@ -11,6 +11,7 @@ import { Waiting } from '../parts/frame/Waiting';
 import { useNow } from '../parts/hooks/useNow';
 import { count } from '../parts/words/times';
 import { cityOf, differ, ownZone } from '../parts/words/zones';
+import { AgendaMenu } from './calendar/AgendaMenu';
 import { DayPanel, type Moving } from './calendar/DayPanel';
 import { MonthGrid } from './calendar/MonthGrid';
 import { PlanLessons } from './calendar/PlanLessons';
@@ -80,6 +81,7 @@ export default function Calendar() {
               Today
             </Button>
             <Button onClick={() => choose(monthsOn(month, 1))}>{SHORT.format(monthsOn(month, 1))} ›</Button>
+            <AgendaMenu />
             {taught.length > 0 && (
               <Button variant="contained" color="primary" onClick={() => setPlanning(true)}>
                 Plan lessons

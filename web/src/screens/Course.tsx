@@ -12,6 +12,7 @@ import { Fallible } from '../parts/frame/Fallible';
 import { Notices } from '../parts/frame/Notices';
 import { Shell } from '../parts/frame/Shell';
 import { Waiting } from '../parts/frame/Waiting';
+import { Clocks } from './course/Clocks';
 import { CourseName } from './course/CourseName';
 import { CoursePeople } from './course/CoursePeople';
 import { Kept } from './course/Kept';
@@ -67,7 +68,10 @@ function Opened({ id, children }: { id: string; children: React.ReactNode }) {
             </Fallible>
           )}
           {you.staff ? (
-            <Kept id={id} course={course} decides={decides} />
+            <Box>
+              <Kept id={id} course={course} decides={decides} />
+              <Clocks id={id} course={course} decides={decides} />
+            </Box>
           ) : (
             <Box>You learn in this course. Its lessons, and what is left of them, are on your desk.</Box>
           )}
