@@ -33,9 +33,10 @@ module Veranda
       # The number of the last entry of its plan goes up with every change: so it tells which of two is the newer (3.8.7.4).
       def event(lesson, now)
         ends = lesson[:starts_at] + (lesson[:minutes] * 60_000)
-        ['BEGIN:VEVENT', "UID:#{lesson[:id]}@veranda", "DTSTAMP:#{utc(now)}", "SEQUENCE:#{lesson[:version]}",
-         "DTSTART:#{utc(lesson[:starts_at])}", "DTEND:#{utc(ends)}", "SUMMARY:#{text(lesson[:title])}",
-         "DESCRIPTION:#{text(about(lesson))}", "URL:#{@address}/lessons/#{lesson[:id]}", "STATUS:#{lesson[:cancelled] ? 'CANCELLED' : 'CONFIRMED'}", 'END:VEVENT']
+        { BEGIN: 'VEVENT', UID: "#{lesson[:id]}@veranda", DTSTAMP: utc(now), SEQUENCE: lesson[:version],
+          DTSTART: utc(lesson[:starts_at]), DTEND: utc(ends), SUMMARY: text(lesson[:title]), DESCRIPTION: text(about(lesson)),
+          URL: "#{@address}/lessons/#{lesson[:id]}", STATUS: lesson[:cancelled] ? 'CANCELLED' : 'CONFIRMED', END: 'VEVENT' }
+          .map { |name, value| "#{name}:#{value}" }
       end
 
       def about(lesson)
