@@ -27,6 +27,7 @@ class Screenshots
     visit(@odalys, '/', 'article')
     shoot(@odalys, 'desk')
     course
+    calendar
     lesson
     slides
     shelf
@@ -74,6 +75,13 @@ class Screenshots
     shoot(@odalys, 'course')
   end
 
+  def calendar
+    visit(@odalys, '/calendar', '[data-day]')
+    @odalys.all('[data-day]', text: 'to teach').last.click
+    @odalys.has_text?('This series')
+    shoot(@odalys, 'calendar')
+  end
+
   def slides
     visit(@odalys, '/lessons/rules', '[data-mark]')
     @odalys.find('li', text: 'Lights recap').find('button', match: :first).click
@@ -86,9 +94,6 @@ class Screenshots
     @odalys.find('main li', text: 'Collision rules').click_button('Open')
     @odalys.has_text?('Choose the slide')
     shoot(@odalys, 'shelf')
-    visit(@odalys, '/boards', 'main li')
-    @odalys.fill_in('Find by name, lesson, person or text', with: 'light')
-    shoot(@odalys, 'boards')
   end
 
   def waiting
