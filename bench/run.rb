@@ -5,12 +5,13 @@ Zeitwerk::Loader.eager_load_all
 %w[server wire visitor_client media worker].each { |part| require_relative "../spec/support/#{part}" }
 %w[school hands sign_ins materials/pptx].each { |part| require_relative "../demo/#{part}" }
 %w[report browser crowd measure busy_class fanout join seek board convert quiet processes page lecture doors deal rooms polls forwarding
-   seen in_step beeps stage search polite export drift ready].each { |part| require_relative part }
+   seen in_step beeps stage search polite export drift ready calendar].each { |part| require_relative part }
 
 ALL = { 'fanout' => Bench::Fanout, 'join' => Bench::Join, 'seek' => Bench::Seek, 'board' => Bench::Board,
         'convert' => Bench::Convert, 'quiet' => Bench::Quiet, 'processes' => Bench::Processes, 'page' => Bench::Page,
         'lecture' => Bench::Lecture, 'doors' => Bench::Doors, 'deal' => Bench::Deal, 'rooms' => Bench::Rooms,
-        'polls' => Bench::Polls, 'stage' => Bench::Stage, 'search' => Bench::Search, 'export' => Bench::Export, 'ready' => Bench::Ready }.freeze
+        'polls' => Bench::Polls, 'stage' => Bench::Stage, 'search' => Bench::Search, 'export' => Bench::Export, 'ready' => Bench::Ready,
+        'calendar' => Bench::Calendar }.freeze
 
 # The clients of the specs, which measures borrow, know it by this name.
 ARCHIVE = Veranda::Store::Archive.new(Veranda::Store::Database.connect(Veranda::Environment.database_url, connections: 4),

@@ -18,6 +18,7 @@ module Veranda
           @plain, @counted = rule.days.partition { |day| day.nth.nil? }
           @plain = @plain.map(&:wday)
           as_first(start) unless rule.says_days?
+          @asked = asked
         end
 
         # @param first [Date] of the period
@@ -25,11 +26,17 @@ module Veranda
         def of(first) = (first..last(first)).select { |day| has?(day) }
 
         # @return [Boolean]
-        def has?(day)
-          (@months.empty? || @months.include?(day.month)) && in_month?(day) && in_year?(day) && in_week?(day) && on_weekday?(day)
-        end
+        def has?(day) = @asked.all? { |of| send(of, day) }
 
         private
+
+        # What the rule says anything of.
+        def asked
+          { of_month?: @months, in_month?: @month_days, in_year?: @year_days, in_week?: @weeks, on_weekday?: @plain + @counted }
+            .reject { |_, list| list.empty? }.keys
+        end
+
+        def of_month?(day) = @months.include?(day.month)
 
         # The table of the RFC: what a rule leaves open is as it is on the first day.
         def as_first(start)
@@ -52,18 +59,15 @@ module Veranda
         end
 
         def in_month?(day)
-          @month_days.empty? || @month_days.include?(day.mday) ||
-            @month_days.include?(day.mday - Date.new(day.year, day.month, -1).mday - 1)
+          @month_days.include?(day.mday) || @month_days.include?(day.mday - Date.new(day.year, day.month, -1).mday - 1)
         end
 
         def in_year?(day)
-          @year_days.empty? || @year_days.include?(day.yday) || @year_days.include?(day.yday - Date.new(day.year, 12, 31).yday - 1)
+          @year_days.include?(day.yday) || @year_days.include?(day.yday - Date.new(day.year, 12, 31).yday - 1)
         end
 
         # Weeks are numbered as ISO 8601 has it, from the day that weeks begin with: the first has at least four days in the year.
         def in_week?(day)
-          return true if @weeks.empty?
-
           middle = day - ((day.wday - @rule.week_start) % 7) + 3
           number = ((middle.yday - 1) / 7) + 1
           of_year = ((Date.new(middle.year, 12, 31).yday - middle.yday) / 7) + number
@@ -71,8 +75,6 @@ module Veranda
         end
 
         def on_weekday?(day)
-          return true if @plain.empty? && @counted.empty?
-
           @plain.include?(day.wday) || @counted.any? { |one| one.wday == day.wday && nth?(day, one.nth) }
         end
 

@@ -62,14 +62,15 @@ module Veranda
         def of_part(part, ends)
           zone = Zone.of(part[:zone])
           except = part[:except] || []
-          walls(part, zone, ends).reject { |of| except.include?(of) }
-                                 .map { |of| Slot.new(of, zone.moment(WallTime.parse(of)), part[:minutes]) }
+          walls(part, zone, ends).reject { |of, _| except.include?(of) }.map { |of, wall| Slot.new(of, zone.moment(wall), part[:minutes]) }
         end
 
         # What does not end is planned as far as a series may go.
+        # @return [Array<Array(String, Time)>] times on the wall
         def walls(part, zone, ends)
-          moments = Recurrence.new(Rule.parse(part[:rule], zone: zone), WallTime.parse(part[:start])).lazy.map { |at| WallTime.text(at) }
-          moments = moments.take_while { |of| of < ends } if ends
+          found = Recurrence.new(Rule.parse(part[:rule], zone: zone), WallTime.parse(part[:start]))
+          moments = found.lazy.map { |wall| [WallTime.text(wall), wall] }
+          moments = moments.take_while { |of, _| of < ends } if ends
           moments.first(MOST_SLOTS)
         end
       end
