@@ -62,7 +62,7 @@ module Veranda
         def of_part(part, ends)
           zone = Zone.of(part[:zone])
           except = part[:except] || []
-          walls(part, zone, ends).reject { |of, _| except.include?(of) }.map { |of, wall| Slot.new(of, zone.moment(wall), part[:minutes]) }
+          walls(part, zone, ends).filter_map { |of, wall| Slot.new(of, zone.moment(wall), part[:minutes]) unless except.include?(of) }
         end
 
         # What does not end is planned as far as a series may go.
