@@ -127,6 +127,7 @@ RSpec.describe Core::Courses do
     expect(course.series['f'].slots.map(&:of)).to eq(%w[2026-11-06T20:30 2026-11-13T20:30 2026-11-20T20:30])
     expect(give('tomas', 'course.plan_series', { series: 'f', **fridays, minutes: 5 })).to be_empty
     expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, rule: 'FREQ=WEEKLY' })).to eq(:no_end)
+    expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, rule: 'FREQ=HOURLY;COUNT=3' })).to eq(:too_often)
     { rule: ['FREQ=DAILY;COUNT=531', :too_many_lessons], start: ['2026-02-30T20:30', :bad_input], zone: ['Mars/North', :no_such_zone],
       except: [%w[2026-11-06T20:30 2026-11-13T20:30 2026-11-20T20:30], :no_lesson], minutes: [0, :bad_input] }.each do |field, (value, code)|
       expect(refused('odalys', 'course.plan_series', { series: 'g', **fridays, field => value })).to eq(code)

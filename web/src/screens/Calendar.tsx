@@ -15,7 +15,7 @@ import { AgendaMenu } from './calendar/AgendaMenu';
 import { DayPanel, type Moving } from './calendar/DayPanel';
 import { MonthGrid } from './calendar/MonthGrid';
 import { PlanLessons } from './calendar/PlanLessons';
-import { dayOf, daysOn, monthOf, monthsOn, weeksOf } from './calendar/days';
+import { dayOf, daysOn, monthOf, monthsOn, nameOfDay, weeksOf } from './calendar/days';
 import { teaches, useCalendar } from './calendar/useCalendar';
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' });
@@ -28,11 +28,6 @@ function dayNamed(name: string | null): number {
   return Number.isNaN(at) ? dayOf(Date.now()) : at;
 }
 
-const nameOf = (day: number) => {
-  const date = new Date(day);
-  return [date.getFullYear(), date.getMonth() + 1, date.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
-};
-
 /** All lessons of one's courses: a month at a time, one day of it in full. */
 export default function Calendar() {
   const [search, setSearch] = useSearchParams();
@@ -44,7 +39,7 @@ export default function Calendar() {
   const now = useNow(30_000);
   const [moving, setMoving] = useState<Moving | null>(null);
   const [planning, setPlanning] = useState(false);
-  const choose = (day: number) => setSearch({ day: nameOf(day) }, { replace: true });
+  const choose = (day: number) => setSearch({ day: nameOfDay(day) }, { replace: true });
   if (!data || !courses.data)
     return <Waiting says={error?.message ?? courses.error?.message ?? 'Going to the calendar'} />;
   const { lessons } = data;
@@ -135,7 +130,7 @@ export default function Calendar() {
         <PlanLessons
           courses={taught}
           lessons={lessons.filter(teaches)}
-          first={`${nameOf(Math.max(chosen, dayOf(now)))}T18:00`}
+          first={`${nameOfDay(Math.max(chosen, dayOf(now)))}T18:00`}
           onClose={() => setPlanning(false)}
           onDone={(at) => {
             setPlanning(false);

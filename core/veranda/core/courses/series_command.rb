@@ -10,6 +10,10 @@ module Veranda
         # Days on which there is no lesson after all.
         MOST_EXCEPTIONS = 600
 
+        # A rule for minutes would have to be looked through for years before it is known to hold nowhere.
+        DAILY_OR_LESS = %w[DAILY WEEKLY MONTHLY YEARLY].freeze
+        private_constant :DAILY_OR_LESS
+
         # What a part of a series has, each of which may be changed.
         FIELDS = lambda do |dsl, kind|
           dsl.public_send(kind, :title).value(:string, max_size?: SetCourse::LONGEST)
@@ -40,6 +44,10 @@ module Veranda
         end
 
         def ends!(rule)
+          unless DAILY_OR_LESS.include?(rule.frequency)
+            raise Refusal.new(:too_often, 'Lessons recur by days, weeks, months or years. Plan several on a day as several series.')
+          end
+
           raise Refusal.new(:no_end, 'Say how often, or until when: every lesson of a series is made, so it has to end.') unless rule.ends?
         end
       end

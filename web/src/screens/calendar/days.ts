@@ -33,6 +33,12 @@ export function weeksOf(month: number): number[][] {
   return weeks;
 }
 
+/** A day in an address, `2026-12-04`. */
+export function nameOfDay(day: number): string {
+  const date = new Date(day);
+  return [date.getFullYear(), date.getMonth() + 1, date.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+}
+
 /** @returns the number of the week that a day is in: that of its Thursday in the year that the Thursday is in */
 export function weekNumber(day: number): number {
   const thursday = new Date(daysOn(weekBegins(day), 3));

@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import { Link } from 'react-router';
 import type { DeskLesson } from '../../api/shapes';
 import { count, day, sameDay } from '../../parts/words/times';
+import { nameOfDay } from '../calendar/days';
 
 const DAY = 86_400_000;
 
-/** Seven days from today, with how many classes each holds. */
+/** Seven days from today, with how many classes each holds; each leads to the calendar. */
 export function Week({ lessons, now }: { lessons: DeskLesson[]; now: number }) {
   return (
     <Box
@@ -19,7 +21,12 @@ export function Week({ lessons, now }: { lessons: DeskLesson[]; now: number }) {
         return (
           <Box
             key={at}
+            component={Link}
+            to={`/calendar?day=${nameOfDay(at)}`}
             sx={{
+              color: 'inherit',
+              textDecoration: 'none',
+              '&:hover': { borderColor: 'primary.main' },
               minHeight: 76,
               p: 1.25,
               fontSize: 13,

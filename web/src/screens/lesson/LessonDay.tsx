@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { LessonFacts } from '../../api/shapes';
 import { clockTime, day } from '../../parts/words/times';
 import { cityOf, differ, ownZone, wallIn } from '../../parts/words/zones';
+import { nameOfDay } from '../calendar/days';
 import { MoveLesson } from '../calendar/MoveLesson';
 
 /** When a lesson is and how long; it can be put elsewhere until it is held. */
@@ -26,8 +27,8 @@ export function LessonDay({ lesson, seen, onDone }: { lesson: LessonFacts; seen:
   return (
     <Box>
       <Box sx={{ fontWeight: 650, textDecoration: lesson.cancelled ? 'line-through' : undefined }}>
-        <Link to={`/calendar?day=${wallIn(ownZone(), starts_at).slice(0, 10)}`}>{day(starts_at)}</Link>,{' '}
-        {clockTime(starts_at)} – {clockTime(ends)}
+        <Link to={`/calendar?day=${nameOfDay(starts_at)}`}>{day(starts_at)}</Link>, {clockTime(starts_at)} –{' '}
+        {clockTime(ends)}
       </Box>
       <Box sx={{ fontSize: 14, color: 'text.secondary' }}>
         {minutes} minutes
