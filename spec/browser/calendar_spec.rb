@@ -89,6 +89,21 @@ RSpec.describe 'The calendar', type: :journey do
     expect(day(odalys, 14)).to have_no_text('to teach')
   end
 
+  it 'plans one lesson that begins with the run sheet and the boards of another' do
+    sheet = fresh_lesson('Fog signals, the sheet')
+    ARCHIVE.lessons.lay(sheet[:lesson], starts_at: Time.utc(2032, 5, 3, 18))
+    go(odalys, 'odalys', "#{month}-04")
+    odalys.click_button('Plan lessons')
+    odalys.fill_in('Title', with: 'Fog signals once more')
+    odalys.find('[role=combobox]', text: 'an empty run sheet').click
+    odalys.find('li', text: 'Fog signals, the sheet').click
+    odalys.click_button('Plan the lesson')
+    expect(odalys).to have_css('article', text: 'Fog signals once more').and have_no_text('This series')
+    odalys.find('article', text: 'Fog signals once more').click_link('Open the lesson')
+    expect(odalys).to have_css('[data-testid=total]', text: '30 of 90 min')
+    expect(odalys).to have_css('li', text: 'Two')
+  end
+
   it 'gives an address to other calendars, shown once and taken back' do
     go(farah, 'farah', "#{month}-07")
     farah.click_button('Your lessons in other calendars: Agenda file')

@@ -53,9 +53,11 @@ module Veranda
         staff!(lesson)
         facts = Core::Contract.check(COPY, input)
         teaching!(facts[:course] || lesson[:course_id])
+        other = facts.slice(:minutes)
+        other[:title] = Core::Title.clean(facts[:title]) if facts[:title]
         status 201
         json(id: archive.copies.lesson(lesson, starts_at: Time.at(facts[:starts_at] / 1000),
-                                               course_id: facts[:course] || lesson[:course_id]))
+                                               course_id: facts[:course] || lesson[:course_id], **other))
       end
 
       # What others did on the boards since the visitor last looked.
@@ -87,6 +89,8 @@ module Veranda
       COPY = Core::Contract.define do
         required(:starts_at).value(:integer, :moment?)
         optional(:course).value(Core::Types::ID)
+        optional(:title).filled(:string, max_size?: 120)
+        optional(:minutes).value(:integer, gteq?: 5, lteq?: 600)
       end
       BOARD = Core::Contract.define do
         required(:name).filled(:string, max_size?: 80)

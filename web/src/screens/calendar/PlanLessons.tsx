@@ -47,15 +47,11 @@ export function PlanLessons({ courses, lessons, first, onDone, onClose }: Props)
   const single = choice.repeat === 'once';
   const sheets = lessons.filter(({ course_id }) => course_id === course);
   const make = useMutation({
-    mutationFn: () =>
-      single && !sheet
-        ? post('/api/lessons', {
-            course,
-            title: title.trim(),
-            starts_at: ahead!.lessons[0]!.starts_at,
-            minutes: length,
-          })
-        : post(`/api/courses/${course}/series`, { ...part, title: title.trim(), sheet: sheet || null }),
+    mutationFn: () => {
+      const named = { course, title: title.trim(), minutes: length, starts_at: ahead!.lessons[0]!.starts_at };
+      if (single) return post(sheet ? `/api/lessons/${sheet}/copies` : '/api/lessons', named);
+      return post(`/api/courses/${course}/series`, { ...part, title: named.title, sheet: sheet || null });
+    },
     onSuccess: () => onDone(ahead!.lessons[0]!.starts_at),
   });
   const startAt = (wall: string) => {
