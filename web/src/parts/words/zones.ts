@@ -23,3 +23,15 @@ export function wallIn(zone: string, at: number): string {
 
 /** @returns whether the clocks of two zones show something else at a moment */
 export const differ = (one: string, other: string, at: number) => wallIn(one, at) !== wallIn(other, at);
+
+const DAY = 24 * 60;
+const minutesOfDay = (wall: string) => Number(wall.slice(11, 13)) * 60 + Number(wall.slice(14));
+
+/**
+ * @returns the moment nearest to another at which the clocks of a zone show the time of day that they show at a first one: what is put on
+ * another day keeps its time there, also where clocks have changed in between
+ */
+export function keepingTimeIn(zone: string, first: number, other: number): number {
+  const off = (minutesOfDay(wallIn(zone, first)) - minutesOfDay(wallIn(zone, other)) + DAY) % DAY;
+  return other + (off > DAY / 2 ? off - DAY : off) * 60_000;
+}

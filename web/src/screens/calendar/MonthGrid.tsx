@@ -4,6 +4,7 @@ import { useEffect, useRef, type KeyboardEvent } from 'react';
 import type { CalendarLesson } from '../../api/shapes';
 import { grouped } from '../../parts/grouped';
 import { clockTime, count, day as words } from '../../parts/words/times';
+import { keepingTimeIn } from '../../parts/words/zones';
 import { atDay, dayOf, daysOn, monthOf, weekNumber, weeksOf } from './days';
 import { movable, teaches } from './useCalendar';
 
@@ -47,7 +48,8 @@ export function MonthGrid({ month, lessons, chosen, now, onChoose, onMove }: Pro
   const drop = (day: number) => {
     const lesson = dragged.current;
     dragged.current = null;
-    if (lesson && dayOf(lesson.starts_at) !== day) onMove(lesson, atDay(lesson.starts_at, day));
+    if (!lesson || dayOf(lesson.starts_at) === day) return;
+    onMove(lesson, keepingTimeIn(lesson.zone, lesson.starts_at, atDay(lesson.starts_at, day)));
   };
 
   return (
