@@ -104,6 +104,18 @@ RSpec.describe 'The calendar', type: :journey do
     expect(odalys).to have_css('li', text: 'Two')
   end
 
+  it 'lists lessons over months, each of which opens its day' do
+    ARCHIVE.lessons.create(course_id: 'navigation', title: 'In the list', starts_at: Time.utc(2032, 7, 2, 18), minutes: 60)
+    go(farah, 'farah', "#{month}-25")
+    farah.click_button('List')
+    farah.find('section[aria-label="July 2032"]').click_button('In the list')
+    expect(farah).to have_css('[aria-label="The day"] h2', text: 'Friday 2 July')
+    expect(farah).to have_css('[aria-label="The day"] article', text: 'In the list')
+    expect_accessible(farah)
+    farah.click_button('Month')
+    expect(farah).to have_css('[data-day]', text: /2 July/)
+  end
+
   it 'gives an address to other calendars, shown once and taken back' do
     go(farah, 'farah', "#{month}-07")
     farah.click_button('Your lessons in other calendars: Agenda file')

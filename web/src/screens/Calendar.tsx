@@ -13,6 +13,7 @@ import { count } from '../parts/words/times';
 import { cityOf, differ, ownZone } from '../parts/words/zones';
 import { AgendaMenu } from './calendar/AgendaMenu';
 import { DayPanel, type Moving } from './calendar/DayPanel';
+import { LessonList } from './calendar/LessonList';
 import { MonthGrid } from './calendar/MonthGrid';
 import { PlanLessons } from './calendar/PlanLessons';
 import { dayOf, daysOn, monthOf, monthsOn, nameOfDay, weeksOf } from './calendar/days';
@@ -28,18 +29,31 @@ function dayNamed(name: string | null): number {
   return Number.isNaN(at) ? dayOf(Date.now()) : at;
 }
 
-/** All lessons of one's courses: a month at a time, one day of it in full. */
+/** Months that a list shows at once. */
+const LISTED = 6;
+
+/** @returns from when to when lessons are shown: the weeks of a month, or months from the one before it */
+function span(month: number, listed: boolean): [number, number] {
+  if (listed) return [monthsOn(month, -1), monthsOn(month, LISTED - 1)];
+  const weeks = weeksOf(month);
+  return [weeks[0]![0]!, daysOn(weeks.at(-1)![6]!, 1)];
+}
+
+/** All lessons of one's courses: a month at a time, or many as a list, and one day in full. */
 export default function Calendar() {
   const [search, setSearch] = useSearchParams();
   const chosen = dayNamed(search.get('day'));
   const month = monthOf(chosen);
-  const weeks = weeksOf(month);
-  const { data, error, look } = useCalendar(weeks[0]![0]!, daysOn(weeks.at(-1)![6]!, 1));
+  const listed = search.get('as') === 'list';
+  const { data, error, look } = useCalendar(...span(month, listed));
   const courses = useQuery({ queryKey: ['courses'], queryFn: () => get<Course[]>('/api/courses') });
   const now = useNow(30_000);
   const [moving, setMoving] = useState<Moving | null>(null);
   const [planning, setPlanning] = useState(false);
-  const choose = (day: number) => setSearch({ day: nameOfDay(day) }, { replace: true });
+  const go = (day: number, asList: boolean) =>
+    setSearch({ day: nameOfDay(day), ...(asList ? { as: 'list' } : {}) }, { replace: true });
+  const choose = (day: number) => go(day, listed);
+  const step = listed ? LISTED : 1;
   if (!data || !courses.data)
     return <Waiting says={error?.message ?? courses.error?.message ?? 'Going to the calendar'} />;
   const { lessons } = data;
@@ -71,11 +85,16 @@ export default function Calendar() {
             {data.more && ' · not all of them can be shown'}
           </Box>
           <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap' }}>
-            <Button onClick={() => choose(monthsOn(month, -1))}>‹ {SHORT.format(monthsOn(month, -1))}</Button>
+            <Button onClick={() => choose(monthsOn(month, -step))}>
+              ‹ {listed ? 'Earlier' : SHORT.format(monthsOn(month, -1))}
+            </Button>
             <Button onClick={() => choose(dayOf(now))} disabled={chosen === dayOf(now)}>
               Today
             </Button>
-            <Button onClick={() => choose(monthsOn(month, 1))}>{SHORT.format(monthsOn(month, 1))} ›</Button>
+            <Button onClick={() => choose(monthsOn(month, step))}>
+              {listed ? 'Later' : SHORT.format(monthsOn(month, 1))} ›
+            </Button>
+            <Button onClick={() => go(chosen, !listed)}>{listed ? 'Month' : 'List'}</Button>
             <AgendaMenu />
             {taught.length > 0 && (
               <Button variant="contained" color="primary" onClick={() => setPlanning(true)}>
@@ -88,17 +107,21 @@ export default function Calendar() {
           sx={{ flex: 1, display: 'flex', flexDirection: { xs: 'column', md: 'row' }, gap: 2, minHeight: { md: 0 } }}
         >
           <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', overflowY: { md: 'auto' } }}>
-            <MonthGrid
-              month={month}
-              lessons={lessons}
-              chosen={chosen}
-              now={now}
-              onChoose={choose}
-              onMove={(lesson, to) => {
-                choose(dayOf(to));
-                setMoving({ lesson, to });
-              }}
-            />
+            {listed ? (
+              <LessonList lessons={lessons} chosen={chosen} now={now} onChoose={choose} />
+            ) : (
+              <MonthGrid
+                month={month}
+                lessons={lessons}
+                chosen={chosen}
+                now={now}
+                onChoose={choose}
+                onMove={(lesson, to) => {
+                  choose(dayOf(to));
+                  setMoving({ lesson, to });
+                }}
+              />
+            )}
           </Box>
           <Box
             component="aside"

@@ -158,8 +158,8 @@ function Day({ day, lessons, outside, today, chosen, onChoose, onDrag, onDrop }:
         cursor: 'pointer',
         display: 'flex',
         flexDirection: 'column',
-        gap: 0.5,
-        p: 0.5,
+        gap: { xs: 0, md: 0.25 },
+        p: { xs: 0.25, md: 0.5 },
         overflow: 'hidden',
       }}
     >
@@ -174,7 +174,9 @@ function Day({ day, lessons, outside, today, chosen, onChoose, onDrag, onDrop }:
           display: 'flex',
           justifyContent: 'space-between',
           alignItems: 'baseline',
-          minHeight: { xs: 44, md: 20 },
+          minHeight: { xs: 44, md: 26 },
+          boxSizing: 'border-box',
+          width: 1,
           fontSize: 13,
           borderRadius: 0.5,
           '&:focus-visible': { outline: 2, outlineColor: 'primary.main' },
