@@ -72,7 +72,8 @@ RSpec.describe Veranda::Preparing::Errands do
     held.pop
     ARCHIVE.db[:errands].where(id: id).update(due_at: Time.now - 1)
     errands.call
-    expect(waiting).to eq(['keep_snapshots'])
+    # Whatever else follows from the class may be done or not.
+    expect(waiting).to include('keep_snapshots')
     go << true
     other.join
     until_true('it is done') { errands.call && waiting.empty? }
