@@ -182,7 +182,8 @@ RSpec.describe 'What Ruby and TypeScript both compute' do
       give.call('course.set', :course, name: 'Coastal navigation', keep_recordings: 30)
       give.call('course.plan_series', :course, series: 'f', title: 'Fridays', start: '2026-11-06T20:30', zone: 'Europe/London', minutes: 90, rule: 'FREQ=WEEKLY;COUNT=3')
       give.call('course.plan_series', :course, series: 'm', title: 'Mondays', start: '2026-11-09T18:00', zone: 'Europe/London', minutes: 60, rule: 'FREQ=WEEKLY;COUNT=2')
-      give.call('course.change_series', :course, series: 'f', from: '2026-11-13T20:30', set: { minutes: 45, except: ['2026-11-20T20:30'] })
+      give.call('course.change_series', :course, series: 'f', from: '2026-11-13T20:30',
+                                                 set: { start: '2026-11-13T19:00', rule: 'FREQ=WEEKLY;COUNT=2', minutes: 45, except: ['2026-11-20T19:00'] })
       give.call('people.enrol', :people, people: [{ id: 'jonas', name: 'Jonas', role: 'student' }])
       give.call('people.give_role', :people, person: 'farah', role: 'assistant')
       give.call('people.take_out', :people, person: 'jonas')

@@ -60,4 +60,12 @@ RSpec.describe 'The agenda of somebody' do
     20.times { visitor('nils').post('/api/agenda') }
     expect(visitor('nils').get('/api/agenda').body['links'].length).to eq(10)
   end
+
+  it 'has one lesson whenever it is, also for a guest, who belongs to no course' do
+    far = ARCHIVE.lessons.create(course_id: course, title: 'Far ahead', starts_at: day + (900 * 86_400), minutes: 60)
+    expect(read(visitor('farah').get("/api/lessons/#{far}/agenda.ics")).map { |event| event['summary'] }).to eq(['Far ahead'])
+    ARCHIVE.people.admit(far, 'nils')
+    expect(read(visitor('nils').get("/api/lessons/#{far}/agenda.ics")).map { |event| event['uid'] }).to eq(["#{far}@veranda"])
+    expect(read(visitor('farah').get("/api/courses/#{course}/agenda.ics")).map { |event| event['summary'] }).to eq([title])
+  end
 end

@@ -122,4 +122,13 @@ RSpec.describe 'The calendar over HTTP' do
     farah.wait { |message| message['kind'] == 'welcomed' && !message['body']['cancelled'] }
     expect(odalys.do('class.open', "sitting/#{sitting}")['t']).to eq('done')
   end
+
+  it 'knows of a lesson that was held that it took place, though somebody called it off at that moment' do
+    made = fresh_class(open: false)
+    CarriedErrands.without do
+      perform('odalys', 'class.open', "sitting/#{made[:sitting]}")
+      perform('odalys', 'plan.set', "plan/#{made[:lesson]}", seen: 9, set: { cancelled: true })
+    end
+    until_true('it was held') { ARCHIVE.lessons.fetch(made[:lesson]).slice(:held, :cancelled) == { held: true, cancelled: false } }
+  end
 end

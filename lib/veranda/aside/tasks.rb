@@ -81,13 +81,19 @@ module Veranda
       # @return [Hash] the lessons of somebody's courses, see {Preparing::LessonsBetween}
       def calendar(person:, from:, to:) = Preparing::LessonsBetween.new(@archive, person).call(from, to)
 
-      # @param only [Hash] `course_id:` or `id:` of what is asked for
+      # @param course [String, nil] id of the one that is asked for; nil for all
       # @return [String] lessons as other calendars read them, see {Preparing::Agenda}
-      def agenda(person:, address:, name:, now:, only: {})
+      def agenda(person:, address:, name:, now:, course: nil)
         days = ->(count) { now + (count * 86_400_000) }
-        found = Preparing::LessonsBetween.new(@archive, person).call(days[-Preparing::Agenda::BACK], days[Preparing::Agenda::AHEAD])
-        lessons = found[:lessons].select { |lesson| only.all? { |field, value| lesson[field] == value } }
+        between = Preparing::LessonsBetween.new(@archive, person)
+        lessons = between.call(days[-Preparing::Agenda::BACK], days[Preparing::Agenda::AHEAD], course: course)[:lessons]
         Preparing::Agenda.new(lessons, address: address, name: name).to_s(now: now)
+      end
+
+      # @return [String] the same of one lesson, whenever it is
+      def agenda_of_lesson(lesson:, person:, role:, address:, name:, now:)
+        found = Preparing::LessonsBetween.new(@archive, person).one(lesson, role)
+        Preparing::Agenda.new([found], address: address, name: name).to_s(now: now)
       end
 
       # @return [Hash] who would be elsewhere, see {Preparing::ClashesNear}

@@ -8,24 +8,24 @@ module Veranda
       TYPE = 'text/calendar; charset=utf-8'
 
       # These come first, since an id may have anything in it.
-      get('/api/agenda.ics') { file(someone!, 'Veranda') }
+      get('/api/agenda.ics') { file('Veranda', :agenda, person: someone![:id]) }
 
       get '/api/courses/:id/agenda.ics' do |id|
         raise not_invited unless archive.people.courses(someone![:id]).key?(id)
 
-        file(visitor.person, archive.course(id)[:name], course_id: id)
+        file(archive.course(id)[:name], :agenda, person: visitor.person[:id], course: id)
       end
 
       get '/api/lessons/:id/agenda.ics' do |id|
         lesson = archive.lessons.fetch(id)
-        in_lesson!(lesson)
-        file(visitor.person, lesson[:title], id: id)
+        person = in_lesson!(lesson)
+        file(lesson[:title], :agenda_of_lesson, lesson: id, person: person.id, role: person.role)
       end
 
       # Read by programs that nobody has signed in to.
       get '/api/agenda/:token.ics' do |token|
         link = archive.links.open(token, %w[agenda])
-        file({ id: link[:person_id] }, 'Veranda', as: 'inline')
+        file('Veranda', :agenda, as: 'inline', person: link[:person_id])
       end
 
       get('/api/agenda') { addresses }
@@ -50,11 +50,12 @@ module Veranda
         json(links: links.map { |link| { id: link[:id], made_at: ms(link[:made_at]), expires_at: nil } })
       end
 
-      def file(person, name, as: 'attachment', **only)
+      # @param task [Symbol] that makes it, see {Aside::Tasks}
+      def file(name, task, as: 'attachment', **of)
         content_type TYPE
         plain = Core::Materials::FileName.plain(name)
         headers 'Content-Disposition' => %(#{as}; filename="#{plain}.ics"), 'Cache-Control' => 'private, no-store'
-        aside(:agenda, person: person[:id], address: request.base_url, name: name, now: hub.clock.call, only: only)
+        aside(task, address: request.base_url, name: name, now: hub.clock.call, **of)
       end
 
       def not_invited = Core::Refusal.new(:not_invited, 'You do not belong to this course.')

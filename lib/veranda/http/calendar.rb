@@ -72,11 +72,7 @@ module Veranda
       PART = Core::Contract.define do
         # The one that is changed.
         optional(:series).value(Core::Types::ID)
-        required(:start).value(:string, :wall_time?)
-        required(:zone).value(:string, max_size?: 60)
-        required(:minutes).value(:integer, gteq?: 5, lteq?: 600)
-        required(:rule).value(:string, max_size?: Core::Courses::SeriesCommand::LONGEST)
-        optional(:except).value(:array, max_size?: Core::Courses::SeriesCommand::MOST_EXCEPTIONS).each(:string, :wall_time?)
+        Core::Courses::SeriesCommand::PART.call(self, :required)
       end
 
       private

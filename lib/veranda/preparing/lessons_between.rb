@@ -17,14 +17,24 @@ module Veranda
 
       # @param from [Integer] ms since the epoch
       # @param to [Integer] the same
-      # @return [Hash] see `Calendar` in {Shapes::Answers}
+      # @param course [String, nil] id of the one that is asked for; nil for all
+      # @return [Hash] see `CalendarFacts` in {Shapes::Answers}
       # @raise [Core::Refusal] `bad_input`
-      def call(from, to)
+      def call(from, to, course: nil)
         raise Core::Refusal.new(:bad_input, 'That is no stretch of time that can be shown.') unless from < to && to - from <= LONGEST
 
         roles = @archive.people.courses(@person)
+        roles = roles.slice(course) if course
         rows = @archive.lessons.between(roles.keys, Time.at(from/1000r), Time.at(to/1000r), limit: MOST + 1)
         { lessons: cards(rows.first(MOST), roles), more: rows.length > MOST }
+      end
+
+      # @param id [String] of a lesson that they may come to
+      # @param role [String] the part they play in it
+      # @return [Hash] that one, whenever it is
+      def one(id, role)
+        row = @archive.lessons.fetch(id)
+        cards([row], { row[:course_id] => role }).first
       end
 
       private
@@ -37,7 +47,7 @@ module Veranda
         classes = @archive.sittings.latest(rows.map { |row| row[:id] })
         rows.map do |row|
           row.slice(*OWN).merge(courses.fetch(row[:course_id])).merge(
-            starts_at: (row[:starts_at].to_r * 1000).round, said: row[:slot]&.fetch('of'), open: classes[row[:id]]&.fetch(:status) == 'open'
+            starts_at: (row[:starts_at].to_r * 1000).round, said: row[:slot]&.fetch(:of), open: classes[row[:id]]&.fetch(:status) == 'open'
           )
         end
       end

@@ -39,7 +39,8 @@ module Veranda
       # @return [Array<Hash>] lessons of some courses that begin in between, in order, without steps
       def between(course_ids, from, to, limit:)
         rows = @db[:lessons].where(course_id: course_ids, starts_at: from...to).order(:starts_at, :id).limit(limit)
-        rows.select(:id, :course_id, :title, :number, :minutes, :starts_at, :series, :slot, :cancelled, :held, :version).all
+        rows.select(:id, :course_id, :title, :number, :minutes, :starts_at, :series, :slot, :cancelled, :held, :version)
+            .map { |row| row.merge(slot: PlanTables.plain(row[:slot])) }
       end
 
       # @return [Hash{String => Integer}] how many lessons each course has that are not called off

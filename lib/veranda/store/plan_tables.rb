@@ -38,8 +38,8 @@ module Veranda
       COLUMNS = [*Core::Lessons::Plan::PLACE, *Core::Lessons::Plan::FIELDS, :steps].freeze
       private_constant :COLUMNS
 
+      # @return [Object, nil] what a column of JSON holds, with symbol keys
       def plain(json) = json && JSON.parse(JSON.generate(json), symbolize_names: true)
-      private_class_method :plain
 
       def ours?(entry) = Core::Streams::StreamName.kind(entry.stream) == :plan
       private_class_method :ours?

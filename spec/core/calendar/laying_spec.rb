@@ -63,7 +63,8 @@ RSpec.describe Veranda::Core::Calendar::Laying do
       6.times do
         set = [{ start: "2026-11-0#{random.rand(1..9)}T#{random.rand(10..20)}:00" }, { rule: "FREQ=WEEKLY;COUNT=#{random.rand(1..7)}" },
                { rule: "FREQ=WEEKLY;BYDAY=MO,TH;COUNT=#{random.rand(1..7)}" }, { minutes: random.rand(30..90) }].sample(random: random)
-        now = now.changed(random.rand < 0.4 ? now.slots.sample(random: random).of : nil, **set)
+        from = now.slots.sample(random: random).of if random.rand < 0.4
+        now = from ? now.changed(from, start: from, rule: "FREQ=WEEKLY;COUNT=#{random.rand(1..5)}") : now.changed(nil, **set)
         next if random.rand < 0.3
 
         rows = laid(now, rows)

@@ -27,6 +27,9 @@ RSpec.describe Veranda::Core::Calendar::Series do
     # What was said of later lessons is gone with that.
     again = later.changed('2026-10-23T20:30', start: '2026-10-23T19:00', rule: 'FREQ=WEEKLY;COUNT=2')
     expect(days(again)).to eq(%w[10-16T20:30 10-23T19:00 10-30T19:00])
+    # What is no rule holds for every part, and takes none of them away.
+    expect(days(later.changed(nil, minutes: 45))).to eq(days(later))
+    expect(later.changed(nil, minutes: 45).slots.map(&:minutes).uniq).to eq([45])
     expect(again.changed(nil, start: '2026-10-16T18:00', rule: 'FREQ=DAILY;COUNT=2').slots.map(&:of)).to eq(%w[2026-10-16T18:00 2026-10-17T18:00])
   end
 

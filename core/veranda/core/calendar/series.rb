@@ -39,13 +39,13 @@ module Veranda
 
         # @return [Series] with some of its fields as they are from a lesson on
         # @param from [String, nil] a time on the wall; nil for all of it
+        # @param set [Hash] any of {PART} and `title:`. A rule, or the time that it begins at, takes the place of all rules from there on;
+        #   what else there is holds for each part that there is.
         def changed(from, **set)
           title = set.fetch(:title, @title)
           set = set.slice(*PART)
-          return Series.new(title: title, parts: @parts, sheet: @sheet) if set.empty?
-
-          kept = from ? @parts.reject { |part| part[:from] && part[:from] >= from } : []
-          Series.new(title: title, parts: [*kept, { **@parts.last, **set, from: kept.any? ? from : nil }], sheet: @sheet)
+          parts = set.key?(:rule) || set.key?(:start) ? ruled(from, set) : @parts.map { |part| part.merge(set) }
+          Series.new(title: title, parts: parts, sheet: @sheet)
         end
 
         # @return [Array<Slot>] in order of what the series says
@@ -58,6 +58,11 @@ module Veranda
         def to_h = { title: @title, parts: @parts, sheet: @sheet }
 
         private
+
+        def ruled(from, set)
+          kept = from ? @parts.take_while { |part| part[:from].nil? || part[:from] < from } : []
+          [*kept, { **(kept.last || @parts.first), **set, from: kept.any? ? from : nil }]
+        end
 
         def of_part(part, ends)
           zone = Zone.of(part[:zone])

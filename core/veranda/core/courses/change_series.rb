@@ -17,6 +17,7 @@ module Veranda
         def decide
           teacher!
           series = state.series[input[:series]] or raise Refusal.new(:no_such_series, 'There is no such series any more.')
+          by_rule! if input[:from]
           too_many! if input[:from] && series.parts.length >= Calendar::Series::MOST_PARTS
           changed = sound!(series.changed(input[:from], **set))
           entry('series_set', { id: input[:series], **changed.to_h }) if changed.to_h != series.to_h
@@ -26,6 +27,13 @@ module Veranda
 
         def set
           @set ||= input[:set].key?(:title) ? input[:set].merge(title: Title.clean(input[:set][:title])) : input[:set]
+        end
+
+        # Of the lessons from one on it has to be said how many they are.
+        def by_rule!
+          return if %i[start rule].all? { |field| input[:set].key?(field) }
+
+          raise Refusal.new(:no_rule, 'Say when the lessons from there on begin, and by which rule.')
         end
 
         def too_many!

@@ -15,13 +15,18 @@ module Veranda
         private_constant :DAILY_OR_LESS
 
         # What a part of a series has, each of which may be changed.
-        FIELDS = lambda do |dsl, kind|
-          dsl.public_send(kind, :title).value(:string, max_size?: SetCourse::LONGEST)
+        PART = lambda do |dsl, kind|
           dsl.public_send(kind, :start).value(:string, :wall_time?)
           dsl.public_send(kind, :zone).value(:string, max_size?: 60)
           dsl.public_send(kind, :minutes).value(:integer, gteq?: 5, lteq?: 600)
           dsl.public_send(kind, :rule).value(:string, max_size?: LONGEST)
           dsl.optional(:except).value(:array, max_size?: MOST_EXCEPTIONS).each(:string, :wall_time?)
+        end
+
+        # The same, and what its lessons are called.
+        FIELDS = lambda do |dsl, kind|
+          dsl.public_send(kind, :title).value(:string, max_size?: SetCourse::LONGEST)
+          PART.call(dsl, kind)
         end
 
         private

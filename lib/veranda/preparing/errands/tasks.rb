@@ -23,10 +23,10 @@ module Veranda
 
         def tell_boards(lesson:, rehearsal: nil) = Classes.new(@archive).boards_changed(lesson, rehearsal: rehearsal)
 
-        # The lesson of a class that was opened knows that it was held.
+        # The lesson of a class that was opened knows that it was held, and so that it took place.
         def note_held(sitting:)
           lesson = @archive.sittings.fetch(sitting)[:lesson_id]
-          @archive.lessons.lay(lesson, held: true) unless @archive.lessons.fetch(lesson)[:held]
+          @archive.lessons.lay(lesson, held: true, cancelled: false) unless @archive.lessons.fetch(lesson)[:held]
         end
 
         # The lessons of a series become those that it says.

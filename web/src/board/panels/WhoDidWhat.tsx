@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Mark } from '../../api/shapes';
 import type { BoardState } from '../../live/board';
+import { grouped } from '../../parts/grouped';
 import { count } from '../../parts/words/times';
 import { Panel } from './Panel';
 
@@ -20,8 +21,8 @@ interface Props {
 /** Everyone who left marks on this page: how many, with their marks picked out or taken off. */
 export function WhoDidWhat({ board, page, staff, only, onOnly, onTakeOff, onChoose, onClose }: Props) {
   const marks = [...board.marks.values()].filter((mark) => mark.page === page);
-  const people = grouped(marks, (mark) => mark.by);
-  const kinds = grouped(marks, (mark) => mark.prop ?? mark.kind);
+  const people = largestFirst(marks, (mark) => mark.by);
+  const kinds = largestFirst(marks, (mark) => mark.prop ?? mark.kind);
   return (
     <Panel title="Who drew what" onClose={onClose}>
       {people.length === 0 && <Box sx={{ color: 'text.secondary' }}>Nobody has drawn on this page yet.</Box>}
@@ -64,9 +65,5 @@ export function WhoDidWhat({ board, page, staff, only, onOnly, onTakeOff, onChoo
   );
 }
 
-/** Groups by a word, the largest first. */
-function grouped(marks: Mark[], word: (mark: Mark) => string): [string, Mark[]][] {
-  const groups = new Map<string, Mark[]>();
-  for (const mark of marks) groups.set(word(mark), [...(groups.get(word(mark)) ?? []), mark]);
-  return [...groups].sort((one, other) => other[1].length - one[1].length);
-}
+const largestFirst = (marks: Mark[], word: (mark: Mark) => string) =>
+  [...grouped(marks, word)].sort((one, other) => other[1].length - one[1].length);

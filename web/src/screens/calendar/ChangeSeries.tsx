@@ -25,12 +25,14 @@ interface Props {
   onClose: () => void;
 }
 
-/** What is said of a series from one of its lessons on: its last rule, for as many lessons as are left. */
+/** What is said of a series from one of its lessons on: the rule that it is by, for as many lessons as are left. */
 function saidFrom(series: SeriesFacts, said: string | null) {
-  const part = series.parts.at(-1)!;
   const start = said ?? series.parts[0]!.start;
-  const left = series.slots.filter((of) => of >= start).length;
-  return { part, start, choice: choiceOf(part.rule.replace(/COUNT=\d+/, `COUNT=${left}`), start) };
+  const part = series.parts.findLast(({ from }) => from === null || from <= start)!;
+  const except = series.parts.flatMap((one) => one.except).filter((of) => of >= start);
+  // Days that are left out are counted by a rule all the same.
+  const left = new Set([...series.slots.filter((of) => of >= start), ...except]).size;
+  return { part, start, except, choice: choiceOf(part.rule.replace(/COUNT=\d+/, `COUNT=${Math.max(left, 1)}`), start) };
 }
 
 /** Changes by which rule the lessons of a series recur: all that were not held, or those from the one that is looked at on. */
@@ -73,8 +75,13 @@ function Rule({ lesson, series, from, onDone, onClose }: Props & { from: string 
   const [start, setStart] = useState(said.start);
   const [minutes, setMinutes] = useState(String(said.part.minutes));
   const [choice, setChoice] = useState(said.choice);
-  const [except, setExcept] = useState(said.part.except.filter((of) => of >= said.start));
+  const [except, setExcept] = useState(said.except);
   const { zone } = said.part;
+  // The days that are left out stay so at another time of day.
+  const startAt = (wall: string) => {
+    setStart(wall);
+    setExcept(except.map((of) => of.slice(0, 11) + wall.slice(11)));
+  };
   const length = Number(minutes);
   const sound = fromField(start) !== null && length >= 5 && length <= 600;
   const part = sound ? { start, zone, minutes: length, rule: ruleOf(choice, start), except } : null;
@@ -87,7 +94,7 @@ function Rule({ lesson, series, from, onDone, onClose }: Props & { from: string 
     <>
       <Box sx={{ display: 'flex', gap: 1.5 }}>
         <Box sx={{ flex: 1, display: 'grid' }}>
-          <WhenField label={`First one, by the clocks of ${cityOf(zone)}`} value={start} onValue={setStart} />
+          <WhenField label={`First one, by the clocks of ${cityOf(zone)}`} value={start} onValue={startAt} />
         </Box>
         <TextField
           size="small"

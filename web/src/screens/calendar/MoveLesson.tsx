@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { get, patch } from '../../api/http';
 import type { CalendarLesson, Clashes } from '../../api/shapes';
@@ -19,6 +19,8 @@ interface Props {
   lesson: Movable;
   /** ms, to where it was dragged; where it is unless given. */
   to?: number;
+  /** Where what one does to its plan is kept, so that it can be taken back; else the server is asked. */
+  onMove?: (set: Partial<Pick<Movable, 'starts_at' | 'minutes'>>) => void;
   onDone: () => void;
   onClose: () => void;
 }
@@ -27,14 +29,16 @@ interface Props {
 const REST = 300;
 
 /** Puts a lesson elsewhere, having told who would be in another one then and which day near by has no clash. */
-export function MoveLesson({ lesson, to = lesson.starts_at, onDone, onClose }: Props) {
+export function MoveLesson({ lesson, to = lesson.starts_at, onMove, onDone, onClose }: Props) {
+  const queries = useQueryClient();
   const [when, setWhen] = useState(toField(to));
   const [minutes, setMinutes] = useState(String(lesson.minutes));
   const now = useNow(10_000);
   const at = fromField(when);
   const length = Number(minutes);
   const sound = at !== null && Number.isInteger(length) && length >= 5 && length <= 600;
-  const asked = useRested(sound ? `from=${at}&minutes=${length}&lesson=${lesson.id}` : null, REST);
+  const question = sound ? `from=${at}&minutes=${length}&lesson=${lesson.id}` : null;
+  const asked = useRested(question, REST);
   const clashes = useQuery({
     queryKey: ['clashes', lesson.course_id, asked],
     queryFn: () => get<Clashes>(`/api/courses/${lesson.course_id}/clashes?${asked}`),
@@ -42,10 +46,21 @@ export function MoveLesson({ lesson, to = lesson.starts_at, onDone, onClose }: P
     placeholderData: keepPreviousData,
   });
   const move = useMutation({
-    mutationFn: () => patch(`/api/lessons/${lesson.id}`, { version: lesson.version, starts_at: at, minutes: length }),
+    mutationFn: async () => {
+      const set = {
+        ...(at === lesson.starts_at ? {} : { starts_at: at! }),
+        ...(length === lesson.minutes ? {} : { minutes: length }),
+      };
+      if (onMove) onMove(set);
+      else await patch(`/api/lessons/${lesson.id}`, { version: lesson.version, ...set });
+    },
     onSuccess: () => onDone(),
+    // Somebody else may have put it elsewhere.
+    onError: () => void queries.invalidateQueries({ queryKey: ['calendar'] }),
   });
-  const other = clashes.data && clashes.data.count > 0 ? clashes.data : null;
+  // What is known of another time says nothing of this one.
+  const known = question === asked && !clashes.isPlaceholderData ? clashes.data : undefined;
+  const other = known && known.count > 0 ? known : null;
   const past = at !== null && at < now;
   const same = at === lesson.starts_at && length === lesson.minutes;
   return (
@@ -86,7 +101,7 @@ export function MoveLesson({ lesson, to = lesson.starts_at, onDone, onClose }: P
           <Box sx={{ color: 'error.main' }}>Who would be elsewhere could not be asked: {clashes.error.message}</Box>
         )}
         {other && whoClashes(other).map((says) => <Box key={says}>{says}</Box>)}
-        {clashes.data?.count === 0 && !same && <Box>Nobody is in another class then.</Box>}
+        {known?.count === 0 && !same && <Box>Nobody is in another class then.</Box>}
       </Box>
       {move.error && (
         <Box role="alert" sx={{ color: 'error.main' }}>

@@ -7,9 +7,18 @@ import { clockTime, day } from '../../parts/words/times';
 import { cityOf, differ, ownZone, wallIn } from '../../parts/words/zones';
 import { nameOfDay } from '../calendar/days';
 import { MoveLesson } from '../calendar/MoveLesson';
+import { edits, type Edit } from './planEdits';
 
 /** When a lesson is and how long; it can be put elsewhere until it is held. */
-export function LessonDay({ lesson, seen, onDone }: { lesson: LessonFacts; seen: number; onDone: () => void }) {
+export function LessonDay({
+  lesson,
+  seen,
+  onEdit,
+}: {
+  lesson: LessonFacts;
+  seen: number;
+  onEdit: (edit: Edit) => void;
+}) {
   const [moving, setMoving] = useState(false);
   const { starts_at, minutes, zone } = lesson;
   const ends = starts_at + minutes * 60_000;
@@ -17,11 +26,9 @@ export function LessonDay({ lesson, seen, onDone }: { lesson: LessonFacts; seen:
     return (
       <MoveLesson
         lesson={{ ...lesson, version: seen }}
+        onMove={(set) => onEdit(edits.set(set))}
         onClose={() => setMoving(false)}
-        onDone={() => {
-          setMoving(false);
-          onDone();
-        }}
+        onDone={() => setMoving(false)}
       />
     );
   return (

@@ -75,7 +75,7 @@ export function LessonInspector({ lesson, step, board, page, editing, onMarks, o
           seen={seen}
           onSave={(title, from) => title.trim() && edit(edits.set({ title: title.trim() }), from)}
         />
-        <LessonDay lesson={lesson} seen={seen} onDone={editing.look} />
+        <LessonDay lesson={lesson} seen={seen} onEdit={edit} />
         <AtItsDoors lesson={lesson} seen={seen} onChange={(changes, from) => edit(edits.set(changes), from)} />
       </Box>
     </Box>

@@ -33,6 +33,9 @@ export function LessonMenu({ lesson }: { lesson: LessonFacts }) {
           <MenuItem key="unseen" component={Link} to={`/lessons/${lesson.id}/class?unseen`}>
             Look into the class unseen
           </MenuItem>,
+          <MenuItem key="agenda" onClick={() => close(() => save(`/api/lessons/${lesson.id}/agenda.ics`))}>
+            Save its day for another calendar
+          </MenuItem>,
           <MenuItem key="zip" onClick={() => close(() => save(`/api/lessons/${lesson.id}.zip`))}>
             Save the lesson as a zip
           </MenuItem>,

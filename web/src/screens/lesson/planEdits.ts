@@ -5,7 +5,10 @@ import { planWith } from '../../live/plan';
 type Name = Extract<keyof Commands, `plan.${string}`>;
 /** Fields of the lesson itself that are edited. */
 export type PlanFields = Partial<
-  Pick<PlanView, 'title' | 'minutes' | 'record_from' | 'welcome' | 'welcome_ink' | 'welcome_picture' | 'invited_only'>
+  Pick<
+    PlanView,
+    'title' | 'starts_at' | 'minutes' | 'record_from' | 'welcome' | 'welcome_ink' | 'welcome_picture' | 'invited_only'
+  >
 >;
 /** One command on a plan; what its author had seen of the plan is said when it is given. */
 export type Edit = { [N in Name]: { name: N; input: Omit<Commands[N], 'seen'> } }[Name];

@@ -63,8 +63,6 @@ export function useLesson(facts: LessonFacts, load: () => unknown) {
     edit: (edits: Edit | Edit[], seen?: number) => void editing.edit(Array.isArray(edits) ? edits : [edits], seen),
     undo: editing.canUndo ? () => void editing.undo() : null,
     redo: editing.canRedo ? () => void editing.redo() : null,
-    /** Asks anew what is known of the lesson. */
-    look: () => void load(),
     addBoard: addBoard.mutateAsync,
     changeBoard: changeBoard.mutate,
     saving: editing.unsaved || addBoard.isPending || changeBoard.isPending,
