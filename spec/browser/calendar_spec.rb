@@ -104,6 +104,23 @@ RSpec.describe 'The calendar', type: :journey do
     expect(odalys).to have_css('li', text: 'Two')
   end
 
+  it 'changes a series from one of its lessons on, and keeps what was left out' do
+    plan = { series: 'changed', title: 'Soundings', start: '2032-05-04T18:00', zone: 'Europe/London', minutes: 60, rule: 'FREQ=WEEKLY;COUNT=4',
+             except: ['2032-05-18T18:00'] }
+    perform('odalys', 'course.plan_series', 'course/navigation', **plan)
+    Veranda::Preparing::LayingSeries.new(ARCHIVE, 'navigation', 'changed').call
+    go(odalys, 'odalys', "#{month}-11")
+    odalys.click_button('Change the rule')
+    expect(odalys).to have_text('Tuesdays at 18:00, three times from 11 May 2032, not on 18 May')
+    set_when('First one, by the clocks of London', '2032-05-11T19:30')
+    expect(odalys).to have_text('Tuesdays at 19:30, three times from 11 May 2032, not on 18 May')
+    expect_accessible(odalys)
+    odalys.click_button('Change the series')
+    expect(odalys).to have_css('article', text: '18:30 – 19:30').and have_text('Then Tuesdays at 19:30')
+    days = ARCHIVE.lessons.of_series('navigation', 'changed').reject { |row| row[:cancelled] }.map { |row| Time.at(row[:starts_at] / 1000).utc.strftime('%d %H:%M') }
+    expect(days).to eq(['04 17:00', '11 18:30', '25 18:30'])
+  end
+
   it 'lists lessons over months, each of which opens its day' do
     ARCHIVE.lessons.create(course_id: 'navigation', title: 'In the list', starts_at: Time.utc(2032, 7, 2, 18), minutes: 60)
     go(farah, 'farah', "#{month}-25")

@@ -15,7 +15,8 @@ import { fromField, WhenField } from '../../parts/fields/WhenField';
 import { cityOf } from '../../parts/words/zones';
 import { LessonsAhead } from './LessonsAhead';
 import { RepeatFields } from './RepeatFields';
-import { choiceOf, ruleOf } from './rules';
+import { ruleOf } from './rules';
+import { saidFrom } from './saidFrom';
 import { useAhead } from './useAhead';
 
 interface Props {
@@ -23,16 +24,6 @@ interface Props {
   series: SeriesFacts;
   onDone: () => void;
   onClose: () => void;
-}
-
-/** What is said of a series from one of its lessons on: the rule that it is by, for as many lessons as are left. */
-function saidFrom(series: SeriesFacts, said: string | null) {
-  const start = said ?? series.parts[0]!.start;
-  const part = series.parts.findLast(({ from }) => from === null || from <= start)!;
-  const except = series.parts.flatMap((one) => one.except).filter((of) => of >= start);
-  // Days that are left out are counted by a rule all the same.
-  const left = new Set([...series.slots.filter((of) => of >= start), ...except]).size;
-  return { part, start, except, choice: choiceOf(part.rule.replace(/COUNT=\d+/, `COUNT=${Math.max(left, 1)}`), start) };
 }
 
 /** Changes by which rule the lessons of a series recur: all that were not held, or those from the one that is looked at on. */
